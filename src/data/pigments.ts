@@ -1,0 +1,35 @@
+import { z } from 'zod';
+import type { Confidence } from './constants';
+import table from './pigments.json';
+
+/** The pigment table: typical values with their range. Every figure from memory; see each row's sources. */
+const rangeSchema = z.object({ lo: z.number(), typical: z.number(), hi: z.number() });
+const confidenceSchema = z.enum(['high', 'medium', 'low']) satisfies z.ZodType<Confidence>;
+
+export const pigmentSchema = z.object({
+  key: z.string(),
+  ci: z.string(),
+  name: z.string(),
+  class: z.enum(['inorganic', 'earth', 'organic', 'lake']),
+  density_g_cm3: rangeSchema,
+  oil_absorption_g_per_100g: rangeSchema,
+  drying_time_factor: rangeSchema,
+  drier_class: z.enum(['very-fast', 'fast', 'medium', 'slow', 'very-slow']),
+  transparency: z.enum(['opaque', 'semi-opaque', 'semi-transparent', 'transparent']),
+  tinting_strength: z.number(),
+  refractive_index: z.number().nullable(),
+  masstone_srgb: z.string().regex(/^#[0-9a-f]{6}$/),
+  tint_srgb: z.string().regex(/^#[0-9a-f]{6}$/),
+  hazard: z.object({ metals: z.array(z.string()), note: z.string() }),
+  film_note: z.string(),
+  confidence: z.record(z.string(), confidenceSchema),
+  sources: z.string(),
+  compilations: z.number(),
+  tube_oil_wt_pct: rangeSchema,
+  tube_oil_source: z.string(),
+  reactive_zinc: z.boolean(),
+});
+export type PigmentRow = z.infer<typeof pigmentSchema>;
+
+/** The file is part of the build, so it is checked by a test (pigments.test.ts), not at every start. */
+export const PIGMENT_ROWS = table.pigments as PigmentRow[];
