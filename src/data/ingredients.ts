@@ -23,6 +23,9 @@ export const OTHER_INGREDIENT_KEYS = ['damar-varnish', 'alkyd-medium', 'alkyd-ge
 export const INGREDIENT_KEYS = [...OIL_KEYS, ...OTHER_INGREDIENT_KEYS, ...SOLVENT_KEYS] as const;
 export type IngredientKey = (typeof INGREDIENT_KEYS)[number];
 
+/** Densities of what stays, g/ml at 20 C: Gettens & Stout (damar), supplier sheets (alkyd resin); from memory. */
+export const SOLID_DENSITY_G_PER_ML = { damar: 1.06, alkyd: 1.03 } as const;
+
 const NONE = { oilFraction: 0, resinFraction: 0, alkydFraction: 0 };
 const GOVERNS = 'The safety data sheet and local rules govern.';
 const SOLVENT_CAUTION = `Solvent vapour: low odour is not low exposure. Air the room, keep lids on, no bare skin. ${GOVERNS}`;

@@ -1,0 +1,33 @@
+/** Core, data and store run in bare Node; features and ui under jest-expo with a DOM. */
+const esm = [
+  '@rneui',
+  '@reduxjs',
+  'immer',
+  'react-redux',
+  'react-native',
+  '@react-native',
+  'expo',
+  '@expo',
+  'expo-.*',
+  '@react-native-async-storage',
+].join('|');
+
+module.exports = {
+  projects: [
+    {
+      displayName: 'core',
+      testEnvironment: 'node',
+      transform: { '\\.[jt]sx?$': ['babel-jest', { caller: { name: 'metro', platform: 'web' } }] },
+      moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+      transformIgnorePatterns: [`node_modules/(?!(${esm})/)`],
+      testMatch: ['<rootDir>/src/{core,data,store}/**/*.test.ts', '<rootDir>/{server,scripts}/**/*.test.ts'],
+    },
+    {
+      displayName: 'interface',
+      preset: 'jest-expo/web',
+      moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+      transformIgnorePatterns: [`node_modules/(?!(${esm})/)`],
+      testMatch: ['<rootDir>/src/{features,ui}/**/*.test.{ts,tsx}'],
+    },
+  ],
+};

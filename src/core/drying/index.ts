@@ -1,0 +1,26 @@
+export { dryingTimes, ON_NEUTRAL_GROUND, pigmentFactor, baseDays, type Below, type DryingTimes } from './kinetics';
+export { probabilityBy, quantileOf, type LogNormal } from './lognormal';
+export {
+  acrylicRate,
+  climateSchema,
+  dryingRate,
+  humidityFactor,
+  REFERENCE_CLIMATE,
+  temperatureFactor,
+  type Climate,
+} from './rate';
+export {
+  cureFraction,
+  DAY_MS,
+  DRY_STATES,
+  dryingClock,
+  dryingWindows,
+  dryState,
+  stageDoses,
+  STAGES,
+  type DryingClock,
+  type DryingWindows,
+  type DryState,
+  type Stage,
+  type StageWindow,
+} from './windows';

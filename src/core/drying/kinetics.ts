@@ -1,0 +1,166 @@
+import { GROUND_BEHAVIOUR, type AbsorbingSurface } from '@/data/grounds';
+import { OILS, type OilKey } from '@/data/oils';
+import { binderVolume, isAcrylic, sum, type Constituents } from '../film/constituents';
+import { pigmentOf, type Handbook, type Pigment } from '../handbook';
+import type { LogNormal } from './lognormal';
+import { clampTemperatureC, kelvin, type Climate } from './rate';
+
+/** Oil time used where a film holds no drying oil at all, and for the binder of alkyd tubes: linseed. */
+const LINSEED: OilKey = 'linseed-refined';
+const SICCATIVE_METALS = new Set(['manganese', 'cobalt', 'lead']);
+
+/** What a film lies on, as far as its drying is concerned. */
+export interface Below {
+  /** The surface that drinks oil when this film is the first on it; null above a set film. */
+  surface: AbsorbingSurface | null;
+  /** Cure of the film below when this one was laid, 0 wet to 1 through-dry. 1 on a ground. */
+  cure: number;
+}
+
+export const ON_NEUTRAL_GROUND: Below = { surface: null, cure: 1 };
+
+export interface DryingTimes {
+  kind: 'oil' | 'acrylic';
+  /** Base time of oil, pigment and tube, reference-days at 50 um; 0 for acrylic. */
+  baseDays: number;
+  /** Base with alkyd, floor applied: touch-dry on a neutral ground at 50 um. "How fast a paint it is." */
+  intrinsicTouchDays: number;
+  alkydFactor: number;
+  /** Doses in reference-days (acrylic: days at 50 % RH). */
+  touch: LogNormal;
+  through: LogNormal;
+}
+
+/** Blend of oils by volume: ln t = sum(share ln t_j). Resin and alkyd medium stay out. */
+function oilDays(film: Constituents): number {
+  let weight = film.alkydTube;
+  let log = film.alkydTube * Math.log(OILS[LINSEED].touchDryDays);
+  for (const oils of [film.tubeOil, film.addedOil]) {
+    for (const key in oils) {
+      const volume = oils[key as OilKey] ?? 0;
+      weight += volume;
+      log += volume * Math.log(OILS[key as OilKey].touchDryDays);
+    }
+  }
+  return weight === 0 ? OILS[LINSEED].touchDryDays : Math.exp(log / weight);
+}
+
+const isSiccative = (pigment: Pigment, handbook: Handbook): boolean =>
+  pigment.dryingFactor < handbook.constants.siccativeLimit &&
+  (handbook.mixWeights === 'pigment-volume' || pigment.metals.some((m) => SICCATIVE_METALS.has(m)));
+
+/** Factor of the pigments on the drying time: ln F = sum(u_i ln F_i), catalysts weigh triple. 1 without pigment. */
+export function pigmentFactor(handbook: Handbook, film: Constituents): number {
+  const volumes: [string, number][] =
+    handbook.mixWeights === 'paint-volume'
+      ? Object.entries(film.tubes).map(([tube, v]) => [tube.slice(0, tube.indexOf('|')), v])
+      : Object.entries(film.pigments);
+  let weight = 0;
+  let log = 0;
+  for (const [key, volume] of volumes) {
+    const pigment = pigmentOf(handbook, key);
+    const w = volume * (isSiccative(pigment, handbook) ? handbook.constants.siccativeWeight : 1);
+    weight += w;
+    log += w * Math.log(pigment.dryingFactor);
+  }
+  return weight === 0 ? 1 : Math.exp(log / weight);
+}
+
+/** b = t_oil (F_pigment F_tube)^u, reference-days at 50 um. */
+export function baseDays(handbook: Handbook, film: Constituents): number {
+  const tube = sum(film.tubeOil) + film.alkydTube;
+  const added = sum(film.addedOil);
+  const tubeShare = tube + added === 0 ? 0 : tube / (tube + added);
+  const u = handbook.tubeExponent === 'one' ? 1 : tubeShare;
+  return oilDays(film) * (pigmentFactor(handbook, film) * handbook.constants.tubeFactor) ** u;
+}
+
+/** F_alk = (t_alk/b)^min(1, gain x), x the alkyd share of the binder; 1 when the base is faster already. */
+export function alkydFactor(handbook: Handbook, film: Constituents, base: number): number {
+  const { alkydTouchDays, alkydGain } = handbook.constants;
+  const binder = binderVolume(film);
+  const x = binder === 0 ? 0 : (film.alkydTube + film.alkydMedium) / binder;
+  return base > alkydTouchDays ? (alkydTouchDays / base) ** Math.min(1, alkydGain * x) : 1;
+}
+
+/** Standard deviation of ln t from everything the forecast does not know. Independent parts add in quadrature. */
+function sigmas(
+  handbook: Handbook,
+  film: Constituents,
+  thicknessUm: number,
+  below: Below,
+  climate: Climate,
+): { touch: number; through: number } {
+  const c = handbook.constants;
+  const lnH = Math.abs(Math.log(thicknessUm / c.referenceThicknessUm));
+  const inverseT = Math.abs(
+    1 / kelvin(clampTemperatureC(c, climate.temperatureC)) - 1 / c.referenceTemperatureK,
+  );
+  const rh = climate.relativeHumidityPct;
+  const shared = [
+    (c.sigmaActivationEnergyJ / c.gasConstant) * inverseT,
+    rh < c.sigmaHumidityLowPct || rh > c.sigmaHumidityHighPct ? c.sigmaHumidity : 0,
+    climate.light === 'room' ? 0 : c.sigmaLight,
+    film.alkydTube + film.alkydMedium > 0 ? c.sigmaAlkyd : 0,
+    below.cure < 1 ? c.sigmaOverWet : 0,
+  ];
+  return {
+    touch: Math.hypot(c.sigmaTouch, c.sigmaThicknessTouch * lnH, ...shared),
+    through: Math.hypot(c.sigmaThrough, c.sigmaThicknessThrough * lnH, ...shared),
+  };
+}
+
+function acrylicTimes(handbook: Handbook, thicknessUm: number): DryingTimes {
+  const c = handbook.constants;
+  const median = c.acrylicTouchDays * (thicknessUm / c.referenceThicknessUm);
+  const touch = { median, sigma: c.sigmaTouch };
+  return { kind: 'acrylic', baseDays: 0, intrinsicTouchDays: c.acrylicTouchDays, alkydFactor: 1, touch, through: touch };
+}
+
+/**
+ * Doses at which a film is touch-dry and through-dry.
+ *
+ * @param film constituents as laid (before a ground drinks any of it)
+ * @param thicknessUm dry thickness as laid, um
+ * @param climate only widens the uncertainty here; the dose itself does not depend on it
+ *
+ * Validity 5-35 C, 5-1000 um. Model: docs/method.md, "Drying".
+ */
+export function dryingTimes(
+  handbook: Handbook,
+  film: Constituents,
+  thicknessUm: number,
+  below: Below,
+  climate: Climate,
+): DryingTimes {
+  if (isAcrylic(film)) return acrylicTimes(handbook, thicknessUm);
+  const c = handbook.constants;
+  const base = baseDays(handbook, film);
+  const fAlkyd = alkydFactor(handbook, film, base);
+  const intrinsic = Math.max(c.touchFloorDays, base * fAlkyd);
+  const ground = below.surface ? GROUND_BEHAVIOUR[below.surface] : null;
+  const h = thicknessUm / c.referenceThicknessUm;
+  const touchThickness =
+    c.touchThicknessFloor + (1 - c.touchThicknessFloor) * h ** c.touchThicknessExponent;
+  const wet = 1 - below.cure;
+  const touch =
+    intrinsic * (ground?.touchFactor ?? 1) * (1 + c.underTouchGain * wet) * touchThickness;
+  const through = Math.max(
+    c.throughMinOverTouch * touch,
+    c.throughOverTouch *
+      base *
+      fAlkyd ** c.alkydThroughExponent *
+      (ground?.absorbent ? c.throughAbsorbentFactor : 1) *
+      (1 + c.underThroughGain * wet) *
+      h ** c.throughThicknessExponent,
+  );
+  const sigma = sigmas(handbook, film, thicknessUm, below, climate);
+  return {
+    kind: 'oil',
+    baseDays: base,
+    intrinsicTouchDays: intrinsic,
+    alkydFactor: fAlkyd,
+    touch: { median: touch, sigma: sigma.touch },
+    through: { median: through, sigma: sigma.through },
+  };
+}

@@ -1,0 +1,67 @@
+import { STUDIO_CONSTANTS, type Constants } from '@/data/constants';
+import { PIGMENT_ROWS, type PigmentRow } from '@/data/pigments';
+import { CoreError } from './errors';
+
+/** What the calculations need to know of a pigment. */
+export interface Pigment {
+  key: string;
+  ci: string;
+  name: string;
+  densityGPerMl: number;
+  /** g linseed oil per 100 g pigment, spatula rub-out. */
+  oilAbsorptionGPer100g: number;
+  /** Multiplies the touch-dry time of the oil alone; below 1 is faster. */
+  dryingFactor: number;
+  /** Oil in a usual tube, % by weight. */
+  tubeOilWtPct: number;
+  metals: string[];
+}
+
+/**
+ * The tables and constants a calculation runs on, and the two rules in which the first (handbook)
+ * set differs in form from the revision the product uses. Passed as an argument, so that worked
+ * examples of the literature can be checked with the numbers they were worked with.
+ */
+export interface Handbook {
+  constants: Constants;
+  pigments: Record<string, Pigment>;
+  /** Exponent of (pigment x tube) in the base time: 1, or the tube's share of all drying oil. */
+  tubeExponent: 'one' | 'tube-oil-share';
+  /** Weights when pigments mix: pigment volume (any catalyst triple), or paint volume (Mn, Co, Pb triple). */
+  mixWeights: 'pigment-volume' | 'paint-volume';
+  /** Exemptions of the revision: undecided bands, lean stains, thin glazes. */
+  revised: boolean;
+}
+
+export const toPigment = (row: PigmentRow): Pigment => ({
+  key: row.key,
+  ci: row.ci,
+  name: row.name,
+  densityGPerMl: row.density_g_cm3.typical,
+  oilAbsorptionGPer100g: row.oil_absorption_g_per_100g.typical,
+  dryingFactor: row.drying_time_factor.typical,
+  tubeOilWtPct: row.tube_oil_wt_pct.typical,
+  metals: row.hazard.metals,
+});
+
+/** The handbook of the product: studio constants and the pigment table. */
+export const STUDIO_HANDBOOK: Handbook = {
+  constants: STUDIO_CONSTANTS,
+  pigments: Object.fromEntries(PIGMENT_ROWS.map((row) => [row.key, toPigment(row)])),
+  tubeExponent: 'tube-oil-share',
+  mixWeights: 'paint-volume',
+  revised: true,
+};
+
+/** The pigment of that key. Throws `unknown-pigment`. */
+export function pigmentOf(handbook: Handbook, key: string): Pigment {
+  const pigment = handbook.pigments[key];
+  if (!pigment) {
+    throw new CoreError(
+      'unknown-pigment',
+      'pigment',
+      `No pigment is called "${key}". Choose one from the pigment table.`,
+    );
+  }
+  return pigment;
+}

@@ -1,0 +1,3 @@
+import type { defineVerb } from './verbs';
+
+export type DefineVerb = typeof defineVerb;

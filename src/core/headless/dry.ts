@@ -1,0 +1,68 @@
+import { z } from 'zod';
+import { ABSORBING_SURFACES } from '@/data/grounds';
+import { climateSchema, dryingClock, dryingTimes, dryingWindows, REFERENCE_CLIMATE, STAGES } from '../drying';
+import { filmOfRecipe, recipeSchema } from '../film';
+import { STUDIO_HANDBOOK } from '../handbook';
+import type { DefineVerb } from './define';
+
+const time = z.iso.datetime().nullable();
+const windowSchema = z.object({ p10: time, p25: time, p50: time, p75: time, p90: time });
+const dose = z.object({ median: z.number(), sigma: z.number() });
+const iso = (ms: number | null): string | null => (ms === null ? null : new Date(ms).toISOString());
+
+/** dry: when a coat is open, set, touch-dry and through-dry in a constant climate. */
+export const dryVerb = (define: DefineVerb) =>
+  define({
+    name: 'dry',
+    summary: 'a coat, a climate and the time it was laid -> windows of every stage',
+    input: z.object({
+      recipe: recipeSchema,
+      laidAt: z.iso.datetime(),
+      coveredAt: z.iso.datetime().nullable().default(null),
+      climate: climateSchema.default(REFERENCE_CLIMATE),
+      below: z
+        .object({
+          surface: z.enum(ABSORBING_SURFACES).nullable().describe('the ground it is first on, or null'),
+          cure: z.number().min(0).max(1).describe('of the film below: 0 wet, 1 dry through'),
+        })
+        .default({ surface: null, cure: 1 }),
+    }),
+    output: z.object({
+      touchDoseDays: dose,
+      throughDoseDays: dose,
+      intrinsicTouchDays: z.number(),
+      windows: z.object(
+        Object.fromEntries(STAGES.map((stage) => [stage, windowSchema])) as Record<(typeof STAGES)[number], typeof windowSchema>,
+      ),
+    }),
+    run: ({ recipe, laidAt, coveredAt, climate, below }) => {
+      const film = filmOfRecipe(STUDIO_HANDBOOK, recipe);
+      const times = dryingTimes(STUDIO_HANDBOOK, film, recipe.thicknessUm, below, climate);
+      const clock = dryingClock(
+        STUDIO_HANDBOOK.constants,
+        times.kind,
+        climate,
+        Date.parse(laidAt),
+        coveredAt === null ? null : Date.parse(coveredAt),
+      );
+      const windows = dryingWindows(STUDIO_HANDBOOK.constants, times, clock);
+      const told = ({ p10, p25, p50, p75, p90 }: (typeof windows)['set']) => ({
+        p10: iso(p10),
+        p25: iso(p25),
+        p50: iso(p50),
+        p75: iso(p75),
+        p90: iso(p90),
+      });
+      return {
+        touchDoseDays: times.touch,
+        throughDoseDays: times.through,
+        intrinsicTouchDays: times.intrinsicTouchDays,
+        windows: {
+          openUntil: told(windows.openUntil),
+          set: told(windows.set),
+          touchDry: told(windows.touchDry),
+          throughDry: told(windows.throughDry),
+        },
+      };
+    },
+  });

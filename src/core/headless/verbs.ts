@@ -1,0 +1,31 @@
+import { z } from 'zod';
+import { dryVerb } from './dry';
+import { filmVerb } from './film';
+import { verdictsVerb } from './verdicts';
+
+/** A verb of the command line: plain data in, plain data out, both with a schema. */
+export interface Verb {
+  name: string;
+  summary: string;
+  input: z.ZodType;
+  output: z.ZodType;
+  run(input: unknown): unknown;
+}
+
+/** Ties a handler to its schemas, so that nothing unchecked goes in or out. */
+export function defineVerb<I, O>(verb: {
+  name: string;
+  summary: string;
+  input: z.ZodType<I>;
+  output: z.ZodType<O>;
+  run(input: I): O;
+}): Verb {
+  return { ...verb, run: (input) => verb.output.parse(verb.run(verb.input.parse(input))) };
+}
+
+export const VERBS: Record<string, Verb> = Object.fromEntries(
+  [filmVerb, verdictsVerb, dryVerb].map((make) => {
+    const verb = make(defineVerb);
+    return [verb.name, verb];
+  }),
+);

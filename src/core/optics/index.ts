@@ -1,0 +1,1 @@
+export { CLEAR_MEDIUM, mixColour } from './mix-colour';

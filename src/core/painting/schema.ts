@@ -1,0 +1,167 @@
+import { z } from 'zod';
+import { APPLICATION_KEYS, LEFT_FRACTION, type Left } from '@/data/applications';
+import { METHOD_KEYS } from '@/data/methods';
+import { recipeSchema } from '../film';
+import { SCHOOL_KEYS } from '../schools';
+
+/** A painting as it is kept: what was planned and what was done. What the film is now is derived, never stored. */
+export const PAINTING_SCHEMA_VERSION = 1;
+
+const id = z.string().min(1).max(80);
+const timestamp = z.iso.datetime({ error: 'Must be a date and time such as 2026-02-17T10:15:00.000Z.' });
+
+const SIDE_MIN_MM = 20;
+const SIDE_MAX_MM = 20000;
+const side = z
+  .number({ error: 'Must be a number.' })
+  .min(SIDE_MIN_MM, { error: 'A side must be at least 2 cm.' })
+  .max(SIDE_MAX_MM, { error: 'A side must be at most 20 m.' });
+
+export const SUPPORT_KINDS = ['canvas', 'linen', 'wood-panel', 'fibreboard-panel'] as const;
+export const supportSchema = z.object({ kind: z.enum(SUPPORT_KINDS), widthMm: side, heightMm: side });
+
+export const groundSchema = z.discriminatedUnion(
+  'kind',
+  [
+    z.object({
+      kind: z.literal('acrylic-gesso'),
+      coats: z
+        .number({ error: 'The number of coats must be a number.' })
+        .int({ error: 'The number of coats must be whole.' })
+        .min(1, { error: 'At least one coat of gesso.' })
+        .max(12, { error: 'At most 12 coats of gesso.' }),
+    }),
+    z.object({ kind: z.literal('oil-ground'), laidAt: timestamp }),
+    z.object({ kind: z.literal('old-painting'), paintedAt: timestamp }),
+  ],
+  { error: 'The ground must be acrylic gesso, an oil ground or an old painting. Bare support is refused: oil rots the fibres of canvas and sinks into wood.' },
+);
+
+const share = z
+  .number({ error: 'The share must be a number.' })
+  .positive({ error: 'The share must be above 0 %.' })
+  .max(1, { error: 'The share cannot be over 100 %.' });
+
+const name = z.string().trim().min(1, { error: 'Needs a name.' }).max(60, { error: 'At most 60 letters.' });
+
+export const passageSchema = z.object({ id, name, share });
+
+export const spotSchema = z.object({ name, share });
+
+export const COAT_ROLES = ['tone', 'underpainting', 'block-in', 'overpainting', 'detail', 'glaze', 'scumble', 'oiling-out'] as const;
+export const ONTO = ['touch-dry', 'through-dry', 'wet'] as const;
+
+export const coatSchema = z.object({
+  id,
+  name,
+  role: z.enum(COAT_ROLES),
+  passageIds: z.array(id).min(1, { error: 'Choose at least one passage.' }),
+  recipe: recipeSchema,
+  application: z.enum(APPLICATION_KEYS),
+  /** What the film below should be when this goes on. */
+  onto: z.enum(ONTO),
+  /** Planned as a spot of its passages, not all of them. */
+  spot: spotSchema.nullable(),
+});
+
+export const HOW_REDUCED = ['wiped', 'scraped', 'painted-out'] as const;
+const LEFT = Object.keys(LEFT_FRACTION) as [Left, ...Left[]];
+
+export const laidEventSchema = z.object({
+  id,
+  kind: z.literal('laid'),
+  at: timestamp,
+  coatId: id,
+  passageIds: z.array(id).min(1),
+  spot: spotSchema.nullable(),
+  /** Into the wet coat below: the two are one film. */
+  intoWet: z.boolean(),
+  /** As it was laid; later changes of the plan do not rewrite it. */
+  name,
+  role: z.enum(COAT_ROLES),
+  recipe: recipeSchema,
+});
+
+export const reducedEventSchema = z.object({
+  id,
+  kind: z.literal('reduced'),
+  at: timestamp,
+  passageId: id,
+  spotName: z.string().nullable(),
+  how: z.enum(HOW_REDUCED),
+  left: z.enum(LEFT),
+});
+
+export const eventSchema = z.discriminatedUnion('kind', [laidEventSchema, reducedEventSchema]);
+
+const SHARE_SUM_TOLERANCE = 0.011;
+
+export const paintingSchema = z
+  .object({
+    schemaVersion: z.literal(PAINTING_SCHEMA_VERSION),
+    id,
+    /** Counts up with every change; tells two tabs which is newer. */
+    revision: z.number().int().min(0),
+    createdAt: timestamp,
+    updatedAt: timestamp,
+    title: z.string().trim().min(1, { error: 'Needs a title.' }).max(120, { error: 'At most 120 letters.' }),
+    support: supportSchema,
+    ground: groundSchema,
+    method: z.enum(METHOD_KEYS),
+    school: z.enum(SCHOOL_KEYS),
+    passages: z
+      .array(passageSchema)
+      .min(2, { error: 'At least 2 passages.' })
+      .max(8, { error: 'At most 8 passages.' }),
+    /** Pairs of passages that touch each other. */
+    touches: z.array(z.tuple([id, id])),
+    coats: z.array(coatSchema).max(500),
+    events: z.array(eventSchema).max(5000),
+  })
+  .superRefine((painting, ctx) => {
+    const issue = (path: (string | number)[], message: string) => ctx.addIssue({ code: 'custom', path, message });
+    const passages = new Set(painting.passages.map((p) => p.id));
+    const total = painting.passages.reduce((s, p) => s + p.share, 0);
+    if (Math.abs(total - 1) > SHARE_SUM_TOLERANCE) {
+      issue(['passages'], `The shares make ${Math.round(total * 100)} %; they must make 100 %.`);
+    }
+    const names = painting.passages.map((p) => p.name.toLowerCase());
+    names.forEach((n, i) => {
+      if (names.indexOf(n) !== i) issue(['passages', i, 'name'], `Two passages are called "${n}". Give one another name.`);
+    });
+    const unknown = (ids: string[]) => ids.find((x) => !passages.has(x));
+    if (passages.size !== painting.passages.length) issue(['passages'], 'Two passages have the same id.');
+    painting.touches.forEach((pair, i) => {
+      if (unknown(pair)) issue(['touches', i], `Names the passage "${unknown(pair)}", which the painting does not have.`);
+    });
+    const coatIds = new Set<string>();
+    painting.coats.forEach((coat, i) => {
+      if (coatIds.has(coat.id)) issue(['coats', i, 'id'], `Two coats have the id "${coat.id}".`);
+      coatIds.add(coat.id);
+      const missing = unknown(coat.passageIds);
+      if (missing) issue(['coats', i, 'passageIds'], `Names the passage "${missing}", which the painting does not have.`);
+    });
+    const eventIds = new Set<string>();
+    painting.events.forEach((event, i) => {
+      if (eventIds.has(event.id)) issue(['events', i, 'id'], `Two entries have the id "${event.id}".`);
+      eventIds.add(event.id);
+      const missing = unknown(event.kind === 'laid' ? event.passageIds : [event.passageId]);
+      if (missing) issue(['events', i], `Names the passage "${missing}", which the painting does not have.`);
+    });
+  });
+
+export type Painting = z.infer<typeof paintingSchema>;
+export type Passage = z.infer<typeof passageSchema>;
+export type Coat = z.infer<typeof coatSchema>;
+export type Support = z.infer<typeof supportSchema>;
+export type Ground = z.infer<typeof groundSchema>;
+export type Spot = z.infer<typeof spotSchema>;
+export type PaintingEvent = z.infer<typeof eventSchema>;
+export type LaidEvent = z.infer<typeof laidEventSchema>;
+export type ReducedEvent = z.infer<typeof reducedEventSchema>;
+export type CoatRole = Coat['role'];
+export type Onto = Coat['onto'];
+export type HowReduced = ReducedEvent['how'];
+
+/** Surface of the support, cm2. */
+export const areaCm2 = (support: Support): number => (support.widthMm * support.heightMm) / 100;

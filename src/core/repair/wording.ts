@@ -1,0 +1,51 @@
+import { INGREDIENTS } from '@/data/ingredients';
+import { SCHOOLS, type SchoolKey } from '../schools';
+import type { Repair } from './repair';
+
+const WORDS: [number, string][] = [
+  [0.25, 'A quarter of a part'],
+  [0.5, 'Half a part'],
+  [0.75, 'Three quarters of a part'],
+  [1, 'One part'],
+  [1.5, 'One and a half parts'],
+  [2, 'Two parts'],
+];
+
+const amount = (parts: number): string =>
+  WORDS.find(([value]) => Math.abs(value - parts) < 1e-6)?.[1] ?? `${Number(parts.toFixed(2))} parts`;
+
+/** What to do, as one sentence: "Half a part more stand oil brings it to 77 %." */
+export function repairSentence(repair: Repair, school: SchoolKey): string {
+  const figure = repair.figureAfter === null ? '' : ` brings it to ${SCHOOLS[school].format(repair.figureAfter)}`;
+  const share = `${Math.round(repair.changed.recipe.mediumShare * 100)} %`;
+  switch (repair.kind) {
+    case 'add-oil': {
+      const name = INGREDIENTS[repair.ingredient!].name;
+      const of = repair.partsOf === 'paint' ? ` to the paint` : '';
+      return `${amount(repair.parts!)} more ${name}${of}${figure}.`;
+    }
+    case 'more-medium':
+      return `More of its medium, ${share} of the whole,${figure}.`;
+    case 'leaner-below':
+      return `Or keep the ${repair.changed.name.toLowerCase()} below to ${share} medium.`;
+    case 'wait-through-dry':
+      return `Wait until what lies below is dry through; then it holds in practice.`;
+    case 'thicker':
+      return `Lay it ${Math.round(repair.changed.recipe.thicknessUm)} µm thick.`;
+  }
+}
+
+/** The words of the button that carries the cure out. */
+export function repairAction(repair: Repair, school: SchoolKey): string {
+  switch (repair.kind) {
+    case 'add-oil':
+    case 'more-medium':
+      return repair.figureAfter === null ? 'Fatten it' : `Fatten it to ${SCHOOLS[school].format(repair.figureAfter)}`;
+    case 'leaner-below':
+      return 'Thin the coat below';
+    case 'wait-through-dry':
+      return 'Wait until dry through';
+    case 'thicker':
+      return 'Lay it thicker';
+  }
+}

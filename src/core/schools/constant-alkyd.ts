@@ -1,0 +1,34 @@
+import { percent } from './shared';
+import type { KnownFilm, KnownPair, School } from './types';
+
+const ROUNDING = 1e-9;
+const hasAlkyd = (film: KnownFilm): boolean => film.composition.alkydOfBinder > 0;
+
+export const constantAlkyd: School = {
+  key: 'constant-alkyd',
+  name: 'Constant alkyd',
+  statement: 'Every coat has the same share of alkyd medium, a quarter at most, on a touch-dry coat; alkyd never goes on plain oil that is not dry through.',
+  measureName: 'alkyd medium, share',
+  format: percent,
+  source: 'common practice with fast alkyd mediums, no source',
+  measure: (film) => film.composition.alkydMediumShare,
+  judge(pair: KnownPair, constants, handbook) {
+    const { lower, upper } = pair;
+    if (!hasAlkyd(lower) && !hasAlkyd(upper)) return { verdict: 'not-applicable', reason: 'no-alkyd' };
+    if (hasAlkyd(upper) && !hasAlkyd(lower) && !pair.lowerThroughDry) {
+      return { verdict: 'fail', reason: 'alkyd-over-undry-oil' };
+    }
+    if (!pair.lowerTouchDry) return { verdict: 'fail', reason: 'lower-not-touch-dry' };
+    const m = upper.composition.alkydMediumShare;
+    if (m < lower.composition.alkydMediumShare - constants.alkydShareTolerance - ROUNDING) {
+      return { verdict: 'fail', reason: 'falls' };
+    }
+    const largest = Math.max(m, lower.composition.alkydMediumShare);
+    if (largest <= constants.mediumShareCaution + ROUNDING) return { verdict: 'ok', reason: 'rises' };
+    const over = [lower, upper].filter((f) => f.composition.alkydMediumShare > constants.mediumShareCaution + ROUNDING);
+    if (handbook.revised && over.every((f) => f.thicknessUm <= constants.thinGlazeUm)) {
+      return { verdict: 'note', reason: 'thin-glaze-over-cap' };
+    }
+    return { verdict: largest <= constants.mediumShareMax + ROUNDING ? 'caution' : 'fail', reason: 'over-cap' };
+  },
+};

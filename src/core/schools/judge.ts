@@ -1,0 +1,45 @@
+import type { Handbook } from '../handbook';
+import { SCHOOLS } from './schools';
+import { SCHOOL_KEYS, type FilmPair, type JudgedFilm, type KnownFilm, type KnownPair, type SchoolKey, type SchoolVerdict } from './types';
+
+const isKnown = (film: JudgedFilm): film is KnownFilm => film.composition !== null && film.times !== null;
+
+/** Medium alone, wiped so thin that it carries no stiffness of its own. */
+export const isThinCouch = (film: JudgedFilm, handbook: Handbook): boolean =>
+  film.composition !== null &&
+  film.composition.pvc === 0 &&
+  !film.acrylic &&
+  film.thicknessUm <= handbook.constants.dryCouchUm;
+
+/** The school's figure of a film; null where it has none. */
+export const measureOf = (school: SchoolKey, film: JudgedFilm): number | null =>
+  isKnown(film) && !film.acrylic ? SCHOOLS[school].measure(film) : null;
+
+/**
+ * Judge two films that have set by one school.
+ * Acrylic below counts as ground and is not compared; acrylic over anything else fails by every school
+ * (no adhesion: common knowledge of conservators, from memory, high); a film of unknown oil cannot be judged.
+ */
+export function judgePair(handbook: Handbook, school: SchoolKey, pair: FilmPair): SchoolVerdict {
+  const figures = { school, lower: measureOf(school, pair.lower), upper: measureOf(school, pair.upper) };
+  if (pair.upper.acrylic) {
+    return pair.lower.acrylic
+      ? { ...figures, verdict: 'not-applicable', reason: 'acrylic-below' }
+      : { ...figures, verdict: 'fail', reason: 'acrylic-over-oil' };
+  }
+  if (pair.lower.acrylic) return { ...figures, verdict: 'not-applicable', reason: 'acrylic-below' };
+  if (!isKnown(pair.lower) || !isKnown(pair.upper)) {
+    return { ...figures, verdict: 'undecided', reason: 'oil-unknown' };
+  }
+  if (school === 'constant-alkyd' && isThinCouch(pair.upper, handbook)) {
+    return { ...figures, verdict: 'not-applicable', reason: 'no-alkyd' };
+  }
+  return { ...figures, ...SCHOOLS[school].judge(pair as KnownPair, handbook.constants, handbook) };
+}
+
+/** The pair by every school. */
+export function judgeByAll(handbook: Handbook, pair: FilmPair): Record<SchoolKey, SchoolVerdict> {
+  return Object.fromEntries(
+    SCHOOL_KEYS.map((key) => [key, judgePair(handbook, key, pair)]),
+  ) as Record<SchoolKey, SchoolVerdict>;
+}

@@ -1,0 +1,24 @@
+import { overStain, percent, underbound, withinUncertainty, type Judgement } from './shared';
+import type { School } from './types';
+
+/** Slack for sums of floating-point volumes: identical recipes must not differ. */
+const ROUNDING = 1e-9;
+
+export const totalOil: School = {
+  key: 'total-oil',
+  name: 'All the oil',
+  statement: 'Each dry film holds at least as much oil and resin by volume as the film below, the oil of the tubes included.',
+  measureName: 'fatness, % oil',
+  format: percent,
+  source: 'strict material reading of "fat"; thresholds are judgement; from memory',
+  measure: (film) => film.composition.fatness,
+  judge(pair, constants, handbook) {
+    const delta = pair.upper.composition.fatness - pair.lower.composition.fatness;
+    const compared: Judgement =
+      delta >= constants.totalOilOk - ROUNDING
+        ? { verdict: 'ok', reason: 'rises' }
+        : { verdict: delta >= constants.totalOilCaution - ROUNDING ? 'caution' : 'fail', reason: 'falls' };
+    const judged = underbound(pair, handbook)?.verdict === 'fail' ? underbound(pair, handbook)! : compared;
+    return overStain(pair, withinUncertainty(pair, judged, delta, constants.totalOilUndecided, handbook), handbook);
+  },
+};

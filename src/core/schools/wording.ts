@@ -1,0 +1,107 @@
+import type { FilmLimit } from './limits';
+import { SCHOOLS } from './schools';
+import type { SchoolKey, SchoolVerdict } from './types';
+
+/** How a pair is talked about: names of the two films and whether the upper is still to come. */
+export interface PairNames {
+  lower: string;
+  upper: string;
+  upperPlanned: boolean;
+}
+
+const FALLS: Record<SchoolKey, string> = {
+  'added-oil': 'has less oil added than',
+  'total-oil': 'is leaner than',
+  'binder-excess': 'has less spare binder than',
+  'slow-over-fast': 'dries faster than',
+  'constant-alkyd': 'has less alkyd medium than',
+  'thick-over-thin': 'is much thinner than',
+};
+
+const RISES: Record<SchoolKey, string> = {
+  'added-oil': 'has at least as much oil added as',
+  'total-oil': 'is as fat as',
+  'binder-excess': 'has as much spare binder as',
+  'slow-over-fast': 'dries no faster than',
+  'constant-alkyd': 'keeps the alkyd medium of',
+  'thick-over-thin': 'is thick enough for',
+};
+
+const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
+
+/** A verdict as one sentence a painter would say. */
+export function verdictSentence(v: SchoolVerdict, names: PairNames): string {
+  const up = `The ${names.upperPlanned ? 'planned ' : ''}${lower(names.upper)}`;
+  const below = `the ${lower(names.lower)} it ${names.upperPlanned ? 'will lie' : 'lies'} on`;
+  const low = `the ${lower(names.lower)} below`;
+  switch (v.reason) {
+    case 'rises':
+      return `${up} ${RISES[v.school]} ${below}.`;
+    case 'falls':
+      return v.verdict === 'caution' && v.school !== 'slow-over-fast' && v.school !== 'thick-over-thin'
+        ? `${up} ${FALLS[v.school]} ${below}, by a little.`
+        : `${up} ${FALLS[v.school]} ${below}.`;
+    case 'equal-more-solvent':
+      return `${up} has no more oil added than ${below}, and more spirits.`;
+    case 'lean-stain':
+      return `${up} ${FALLS[v.school]} ${low}, but that one is a thin stain and dry through: it holds in practice.`;
+    case 'within-uncertainty':
+      return `Too close to call: different tubes, and nobody knows their oil that exactly.`;
+    case 'underbound':
+      return `${up} has too little binder for its pigments.`;
+    case 'lower-through-dry':
+      return `${up} may go on: ${low} is dry through by then.`;
+    case 'thin-fat-glaze':
+      return `${up} is thin but fat, on touch-dry paint: a glaze, and let off.`;
+    case 'over-cap':
+      return `${up} or ${low} has more than a quarter of alkyd medium.`;
+    case 'thin-glaze-over-cap':
+      return `${up} is mostly medium, but thin enough for a glaze.`;
+    case 'alkyd-over-undry-oil':
+      return `${up} holds alkyd; ${low} is plain oil and not dry through.`;
+    case 'lower-not-touch-dry':
+      return `${up} goes on before ${low} is touch-dry.`;
+    case 'no-alkyd':
+      return 'No alkyd in these two; this school says nothing.';
+    case 'acrylic-below':
+      return `Acrylic below counts as ground; oil may lie on it.`;
+    case 'acrylic-over-oil':
+      return `${up} is acrylic: it does not hold on oil, ever. Use oil from here on.`;
+    case 'oil-unknown':
+      return `Cannot be judged until the oil of ${low} is known.`;
+  }
+}
+
+/** The figures behind the sentence: "66 % oil over 76 %". Empty when the school has none. */
+export function figuresSentence(v: SchoolVerdict): string {
+  if (v.upper === null || v.lower === null) return '';
+  const { format } = SCHOOLS[v.school];
+  const unit: Record<SchoolKey, string> = {
+    'added-oil': ' parts added',
+    'total-oil': ' oil',
+    'binder-excess': ' spare',
+    'slow-over-fast': '',
+    'constant-alkyd': ' medium',
+    'thick-over-thin': '',
+  };
+  return `${format(v.upper)}${unit[v.school]} over ${format(v.lower)}.`;
+}
+
+/** What a single film's limit says. */
+export function limitSentence(limit: FilmLimit): string {
+  const share = `${Math.round(limit.value * 100)} %`;
+  switch (limit.code) {
+    case 'underbound':
+      return `Too little binder: the film will be open and chalky. Rub it; if it comes off, seal it thinly or start again.`;
+    case 'nearly-underbound':
+      return `Only just bound: expect it matt, and rub it before the next coat.`;
+    case 'medium-over-quarter':
+      return `${share} medium: over the usual quarter. It may wrinkle, yellow and stay soft.`;
+    case 'medium-over-third':
+      return `${share} medium: over a third, which no teaching allows in a body coat.`;
+    case 'mostly-medium-glaze':
+      return `${share} medium: normal for a glaze this thin.`;
+    case 'rich-film':
+      return `Very rich for its thickness: it may wrinkle as it skins. Lay it thinner.`;
+  }
+}

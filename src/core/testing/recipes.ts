@@ -1,0 +1,18 @@
+import type { BinderKey } from '@/data/binders';
+import type { IngredientKey } from '@/data/ingredients';
+import type { Recipe } from '../film';
+
+/** Short hands for recipes in tests. */
+export const tube = (pigment: string, parts = 1, binder: BinderKey = 'linseed') => ({ pigment, parts, binder });
+export const part = (ingredient: IngredientKey, parts = 1) => ({ ingredient, parts });
+
+export const recipe = (
+  mix: Recipe['mix'],
+  mediumShare = 0,
+  medium: Recipe['medium'] = [],
+  thicknessUm = 50,
+): Recipe => ({ mix, medium, mediumShare, thicknessUm });
+
+/** 6 titanium : 2 ochre : 1 cadmium red, the flesh of the trade checks. */
+export const FLESH = [tube('titanium-white', 6), tube('yellow-ochre', 2), tube('cadmium-red', 1)];
+export const ALKYD = [part('alkyd-medium')];

@@ -1,0 +1,1 @@
+export { comingReady, today, TODAY_GROUPS, type TodayGroup, type TodayReason, type TodayRow } from './today';

@@ -1,0 +1,130 @@
+import { DAY_MS, type StageWindow } from '../drying';
+import { nextPlanned, topLaid, type Layer, type PaintingAssessment, type SiteStack } from '../painting/assess';
+import type { Onto, Passage } from '../painting/schema';
+
+export const TODAY_GROUPS = ['takes-a-coat', 'still-open', 'leave-alone'] as const;
+export type TodayGroup = (typeof TODAY_GROUPS)[number];
+
+/** Why a row stands where it stands. */
+export type TodayReason =
+  | 'bare'
+  | 'ground-waits'
+  | 'ready'
+  | 'ready-nothing-planned'
+  | 'open'
+  | 'drying'
+  | 'probably-dry'
+  | 'stands-still';
+
+export interface TodayRow {
+  paintingId: string;
+  title: string;
+  passage: Passage;
+  spotName: string | null;
+  group: TodayGroup;
+  reason: TodayReason;
+  top: Layer | null;
+  next: Layer | null;
+  /** The stage waited for, or until which it is open. */
+  window: StageWindow | null;
+  /** When it was ready, or will be, at the planning chance. Null when drying stands still. */
+  readyAtMs: number | null;
+}
+
+const wantedStage = (onto: Onto | null): 'touchDry' | 'throughDry' =>
+  onto === 'through-dry' ? 'throughDry' : 'touchDry';
+
+interface Judged {
+  group: TodayGroup;
+  reason: TodayReason;
+  window: StageWindow | null;
+  readyAtMs: number | null;
+}
+
+function bareRow(groundReadyAtMs: number | null, nowMs: number): Judged {
+  return groundReadyAtMs !== null && groundReadyAtMs > nowMs
+    ? { group: 'leave-alone', reason: 'ground-waits', window: null, readyAtMs: groundReadyAtMs }
+    : { group: 'takes-a-coat', reason: 'bare', window: null, readyAtMs: groundReadyAtMs };
+}
+
+/** When the film takes the next coat, at the planning chance. A through-dry wait never ends before touch-dry. */
+function readiness(window: StageWindow, onto: Onto | null, top: Layer): number | null {
+  if (onto !== 'through-dry') return window.p75;
+  // Through-dry is waited for at its median: its windows are too wide to wait for more with nothing lost.
+  const touch = top.windows?.touchDry.p75 ?? null;
+  return window.p50 === null || touch === null ? null : Math.max(window.p50, touch);
+}
+
+function paintedRow(top: Layer, next: Layer | null, nowMs: number): Judged {
+  const windows = top.windows!;
+  if (top.state === 'open') {
+    return { group: 'still-open', reason: 'open', window: windows.openUntil, readyAtMs: windows.openUntil.p10 };
+  }
+  const onto = next?.onto ?? null;
+  const window = windows[wantedStage(onto)];
+  const readyAtMs = readiness(window, onto, top);
+  if (readyAtMs === null) return { group: 'leave-alone', reason: 'stands-still', window, readyAtMs };
+  if (readyAtMs <= nowMs) {
+    return { group: 'takes-a-coat', reason: next ? 'ready' : 'ready-nothing-planned', window, readyAtMs };
+  }
+  const probably = window.p50 !== null && window.p50 <= nowMs;
+  return { group: 'leave-alone', reason: probably ? 'probably-dry' : 'drying', window, readyAtMs };
+}
+
+/** Only films put on by the painter count: a bare oil ground has its own wait. */
+const topCoat = (stack: SiteStack): Layer | null => {
+  const top = topLaid(stack);
+  return top && top.film.coatIds.length > 0 ? top : null;
+};
+
+function rowOf(assessment: PaintingAssessment, passage: Passage, stack: SiteStack, nowMs: number): TodayRow {
+  const top = topCoat(stack);
+  const next = nextPlanned(stack);
+  const judged = top ? paintedRow(top, next, nowMs) : bareRow(assessment.groundReadyAtMs, nowMs);
+  return {
+    paintingId: assessment.painting.id,
+    title: assessment.painting.title,
+    passage,
+    spotName: stack.site.spotName,
+    top,
+    next,
+    ...judged,
+  };
+}
+
+/** Open ends soonest first; what takes a coat, longest ready first; what waits, soonest ready first. */
+const order = (row: TodayRow): number =>
+  row.readyAtMs ?? (row.group === 'takes-a-coat' ? -Infinity : Infinity);
+
+/** Nothing planned goes behind everything that has a coat to come. */
+const behind = (row: TodayRow): number => (row.reason === 'ready-nothing-planned' ? 1 : 0);
+
+/**
+ * Every passage of every painting, in the order of what the film allows. A spot has a row of its own
+ * only while it holds its passage back: while it is wetter than the rest of it.
+ */
+export function today(assessments: PaintingAssessment[], nowMs: number): Record<TodayGroup, TodayRow[]> {
+  const rows = assessments.flatMap((assessment) =>
+    assessment.passages.flatMap(({ passage, base, spots }) => {
+      const whole = rowOf(assessment, passage, base, nowMs);
+      const held = spots
+        .filter((spot) => topCoat(spot) !== null && topCoat(spot)!.film.key !== topCoat(base)?.film.key)
+        .map((spot) => rowOf(assessment, passage, spot, nowMs))
+        .filter((row) => row.group !== 'takes-a-coat');
+      return [whole, ...held];
+    }),
+  );
+  const group = (key: TodayGroup) =>
+    rows
+      .filter((row) => row.group === key)
+      .sort((a, b) => behind(a) - behind(b) || order(a) - order(b));
+  return {
+    'takes-a-coat': group('takes-a-coat'),
+    'still-open': group('still-open'),
+    'leave-alone': group('leave-alone'),
+  };
+}
+
+/** What comes ready between now and the end of tomorrow: rows of the waiting group within `days`. */
+export const comingReady = (rows: TodayRow[], nowMs: number, days: number): TodayRow[] =>
+  rows.filter((row) => row.readyAtMs !== null && row.readyAtMs <= nowMs + days * DAY_MS);
