@@ -20,7 +20,10 @@ module.exports = {
       transform: { '\\.[jt]sx?$': ['babel-jest', { caller: { name: 'metro', platform: 'web' } }] },
       moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
       transformIgnorePatterns: [`node_modules/(?!(${esm})/)`],
-      testMatch: ['<rootDir>/src/{core,data,store}/**/*.test.ts', '<rootDir>/{server,scripts}/**/*.test.ts'],
+      testMatch: [
+        '<rootDir>/src/{core,data,store}/**/*.test.ts',
+        '<rootDir>/{server,scripts}/**/*.test.ts',
+      ],
     },
     {
       displayName: 'interface',

@@ -49,11 +49,16 @@ function run(name: string): void {
 
 const [, , first, second] = process.argv;
 if (first === undefined) {
-  Object.values(VERBS).forEach((verb) => process.stdout.write(`${verb.name.padEnd(10)} ${verb.summary}\n`));
+  Object.values(VERBS).forEach((verb) =>
+    process.stdout.write(`${verb.name.padEnd(10)} ${verb.summary}\n`),
+  );
   process.stdout.write(`${'schema'.padEnd(10)} VERB -> JSON Schema of its input and output\n`);
 } else if (first === 'schema') {
   const verb = verbNamed(second);
-  print({ input: z.toJSONSchema(verb.input, { io: 'input' }), output: z.toJSONSchema(verb.output) });
+  print({
+    input: z.toJSONSchema(verb.input, { io: 'input' }),
+    output: z.toJSONSchema(verb.output),
+  });
 } else {
   run(first);
 }

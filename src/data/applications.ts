@@ -22,8 +22,14 @@ export const APPLICATION_KEYS = [
 ] as const;
 export type ApplicationKey = (typeof APPLICATION_KEYS)[number];
 
-const SOURCE = 'from practice, coverage of painters\' coats; from memory';
-const app = (key: ApplicationKey, name: string, typicalUm: number, rangeUm: [number, number], confidence: Confidence = 'low'): Application => ({
+const SOURCE = "from practice, coverage of painters' coats; from memory";
+const app = (
+  key: ApplicationKey,
+  name: string,
+  typicalUm: number,
+  rangeUm: [number, number],
+  confidence: Confidence = 'low',
+): Application => ({
   key,
   name,
   typicalUm,

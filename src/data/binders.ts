@@ -26,10 +26,38 @@ export type BinderKey = (typeof BINDER_KEYS)[number];
 const OIL_DENSITY = 'density of the oil itself, see oils.ts';
 
 export const BINDERS: Record<BinderKey, Binder> = {
-  linseed: { key: 'linseed', name: 'linseed', kind: 'oil', oil: 'linseed-refined', densityGPerMl: 0.93, source: OIL_DENSITY },
-  safflower: { key: 'safflower', name: 'safflower', kind: 'oil', oil: 'safflower', densityGPerMl: 0.925, source: OIL_DENSITY },
-  walnut: { key: 'walnut', name: 'walnut', kind: 'oil', oil: 'walnut', densityGPerMl: 0.924, source: OIL_DENSITY },
-  poppy: { key: 'poppy', name: 'poppy', kind: 'oil', oil: 'poppy', densityGPerMl: 0.924, source: OIL_DENSITY },
+  linseed: {
+    key: 'linseed',
+    name: 'linseed',
+    kind: 'oil',
+    oil: 'linseed-refined',
+    densityGPerMl: 0.93,
+    source: OIL_DENSITY,
+  },
+  safflower: {
+    key: 'safflower',
+    name: 'safflower',
+    kind: 'oil',
+    oil: 'safflower',
+    densityGPerMl: 0.925,
+    source: OIL_DENSITY,
+  },
+  walnut: {
+    key: 'walnut',
+    name: 'walnut',
+    kind: 'oil',
+    oil: 'walnut',
+    densityGPerMl: 0.924,
+    source: OIL_DENSITY,
+  },
+  poppy: {
+    key: 'poppy',
+    name: 'poppy',
+    kind: 'oil',
+    oil: 'poppy',
+    densityGPerMl: 0.924,
+    source: OIL_DENSITY,
+  },
   alkyd: {
     key: 'alkyd',
     name: 'alkyd',
@@ -60,5 +88,6 @@ export const BINDERS: Record<BinderKey, Binder> = {
 export const ACRYLIC_TUBE = {
   solidsVolumeFraction: 0.4,
   pigmentVolumeConcentration: 0.25,
-  source: 'volume solids of acrylic dispersions 0.35-0.5; pigment share a judgement; from memory, low',
+  source:
+    'volume solids of acrylic dispersions 0.35-0.5; pigment share a judgement; from memory, low',
 } as const;

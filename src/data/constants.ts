@@ -15,12 +15,12 @@ export interface ConstantRow {
   confidence: Confidence;
 }
 
-const row = (
-  value: number,
-  unit: string,
-  source: string,
-  confidence: Confidence,
-): ConstantRow => ({ value, unit, source, confidence });
+const row = (value: number, unit: string, source: string, confidence: Confidence): ConstantRow => ({
+  value,
+  unit,
+  source,
+  confidence,
+});
 
 const JUDGEMENT = 'judgement of this project; no publication gives the number';
 const WICKS = 'Wicks, Jones & Pappas, Organic Coatings: Science and Technology; from memory';
@@ -45,12 +45,7 @@ const HANDBOOK_ROWS = {
 
   // Kinetics
   referenceThicknessUm: row(50, 'um', 'convention', 'high'),
-  tubeFactor: row(
-    0.75,
-    '1',
-    'makers add driers or bodied oil: range 0.4-1.0; ' + JUDGEMENT,
-    'low',
-  ),
+  tubeFactor: row(0.75, '1', 'makers add driers or bodied oil: range 0.4-1.0; ' + JUDGEMENT, 'low'),
   touchThicknessFloor: row(0, '1', 'pure power law', 'low'),
   touchThicknessExponent: row(
     0.5,
@@ -81,13 +76,28 @@ const HANDBOOK_ROWS = {
   underTouchGain: row(0.3, '1', JUDGEMENT, 'low'),
   underThroughGain: row(0.8, '1', JUDGEMENT, 'low'),
   coveredRate: row(0.5, '1', 'oxygen must cross the new film; range 0.2-0.9; ' + JUDGEMENT, 'low'),
-  cloveOilPerPercent: row(1.1, 'ln per wt %', 'eugenol is a chain-breaking phenol; judgement', 'low'),
+  cloveOilPerPercent: row(
+    1.1,
+    'ln per wt %',
+    'eugenol is a chain-breaking phenol; judgement',
+    'low',
+  ),
   openOverTouch: row(0.35, '1', TRADE, 'low'),
-  setOverTouch: row(0.7, '1', 'order of stages from ASTM D1640, ratio judgement; from memory', 'low'),
+  setOverTouch: row(
+    0.7,
+    '1',
+    'order of stages from ASTM D1640, ratio judgement; from memory',
+    'low',
+  ),
   recoatOverTouch: row(1.5, '1', TRADE, 'low'),
   acrylicTouchDays: row(0.02, 'd at 50 um and 50 % RH', TRADE, 'low'),
   acrylicHumidityMaxPct: row(90, '% RH', JUDGEMENT, 'low'),
-  acrylicTemperatureMinC: row(10, 'C', 'film formation of acrylic dispersions; from memory', 'medium'),
+  acrylicTemperatureMinC: row(
+    10,
+    'C',
+    'film formation of acrylic dispersions; from memory',
+    'medium',
+  ),
   oilOverAcrylicDays: row(1, 'd', 'usual advice 24-72 h; from memory', 'medium'),
   oilOverAcrylicDaysPer100um: row(3, 'd per 100 um', 'usual advice 24-72 h; from memory', 'low'),
   oilGroundWaitDays: row(
@@ -138,7 +148,12 @@ const HANDBOOK_ROWS = {
   thickOverThinOk: row(0.8, 'ratio of thicknesses', JUDGEMENT, 'low'),
   thickOverThinCaution: row(0.2, 'ratio of thicknesses', JUDGEMENT, 'low'),
   reducedPvcCaution: row(1, 'reduced PVC', JUDGEMENT, 'low'),
-  reducedPvcFail: row(1, 'reduced PVC', 'pores open above 1: Bierwagen & Hay (1975); from memory', 'high'),
+  reducedPvcFail: row(
+    1,
+    'reduced PVC',
+    'pores open above 1: Bierwagen & Hay (1975); from memory',
+    'high',
+  ),
   richReducedPvc: row(0.45, 'reduced PVC', JUDGEMENT, 'low'),
   richThicknessUm: row(50, 'um', JUDGEMENT, 'low'),
   mediumShareCaution: row(0.25, 'medium share', TRADE, 'medium'),
@@ -152,7 +167,12 @@ const HANDBOOK_ROWS = {
     'a couch wiped thinner than this and left to dry carries no stiffness of its own; judgement',
     'low',
   ),
-  zincCautionShare: row(0, 'share of the pigment', 'Osmond, AICCM Bulletin 2012; from memory', 'high'),
+  zincCautionShare: row(
+    0,
+    'share of the pigment',
+    'Osmond, AICCM Bulletin 2012; from memory',
+    'high',
+  ),
 } satisfies Record<string, ConstantRow>;
 
 export type ConstantKey = keyof typeof HANDBOOK_ROWS;

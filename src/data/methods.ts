@@ -7,7 +7,13 @@ import type { IngredientKey } from './ingredients';
  * are laid out once for every passage, with the palettes taken in turn, so that each can be edited alone.
  * Recipes are common practice, no source; the painter edits them.
  */
-export const METHOD_KEYS = ['oil-under-glaze', 'acrylic-under', 'alkyd-three-stage', 'direct-start', 'over-old-oil'] as const;
+export const METHOD_KEYS = [
+  'oil-under-glaze',
+  'acrylic-under',
+  'alkyd-three-stage',
+  'direct-start',
+  'over-old-oil',
+] as const;
 export type MethodKey = (typeof METHOD_KEYS)[number];
 
 type Mix = { parts: number; pigment: string; binder: BinderKey }[];
@@ -15,7 +21,15 @@ type Medium = { parts: number; ingredient: IngredientKey }[];
 
 export interface CoatTemplate {
   name: string;
-  role: 'tone' | 'underpainting' | 'block-in' | 'overpainting' | 'detail' | 'glaze' | 'scumble' | 'oiling-out';
+  role:
+    | 'tone'
+    | 'underpainting'
+    | 'block-in'
+    | 'overpainting'
+    | 'detail'
+    | 'glaze'
+    | 'scumble'
+    | 'oiling-out';
   scope: 'whole' | 'each-passage';
   /** One mix, or palettes taken in turn over the passages. */
   mix: Mix | 'body-palettes' | 'glaze-palettes';
@@ -36,7 +50,11 @@ export interface Method {
   coats: CoatTemplate[];
 }
 
-const tube = (pigment: string, parts: number, binder: BinderKey = 'linseed') => ({ parts, pigment, binder });
+const tube = (pigment: string, parts: number, binder: BinderKey = 'linseed') => ({
+  parts,
+  pigment,
+  binder,
+});
 const part = (ingredient: IngredientKey, parts: number) => ({ parts, ingredient });
 
 /** Body colours, taken in turn over the passages: warm light, cool dark, grey, earth, green. */
@@ -62,7 +80,10 @@ const STAND_RICH = [part('stand-oil', 2), part('mineral-spirits', 1)];
 const ALKYD = [part('alkyd-medium', 1)];
 
 const whole = (coat: Omit<CoatTemplate, 'scope'>): CoatTemplate => ({ ...coat, scope: 'whole' });
-const each = (coat: Omit<CoatTemplate, 'scope'>): CoatTemplate => ({ ...coat, scope: 'each-passage' });
+const each = (coat: Omit<CoatTemplate, 'scope'>): CoatTemplate => ({
+  ...coat,
+  scope: 'each-passage',
+});
 
 const tone = (over: Partial<CoatTemplate> = {}): CoatTemplate =>
   whole({

@@ -1,4 +1,11 @@
-export { dryingTimes, ON_NEUTRAL_GROUND, pigmentFactor, baseDays, type Below, type DryingTimes } from './kinetics';
+export {
+  dryingTimes,
+  ON_NEUTRAL_GROUND,
+  pigmentFactor,
+  baseDays,
+  type Below,
+  type DryingTimes,
+} from './kinetics';
 export { probabilityBy, quantileOf, type LogNormal } from './lognormal';
 export {
   acrylicRate,

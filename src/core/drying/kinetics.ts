@@ -114,7 +114,14 @@ function acrylicTimes(handbook: Handbook, thicknessUm: number): DryingTimes {
   const c = handbook.constants;
   const median = c.acrylicTouchDays * (thicknessUm / c.referenceThicknessUm);
   const touch = { median, sigma: c.sigmaTouch };
-  return { kind: 'acrylic', baseDays: 0, intrinsicTouchDays: c.acrylicTouchDays, alkydFactor: 1, touch, through: touch };
+  return {
+    kind: 'acrylic',
+    baseDays: 0,
+    intrinsicTouchDays: c.acrylicTouchDays,
+    alkydFactor: 1,
+    touch,
+    through: touch,
+  };
 }
 
 /**

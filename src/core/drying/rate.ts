@@ -39,7 +39,9 @@ export const clampTemperatureC = (constants: Constants, temperatureC: number): n
 export function temperatureFactor(constants: Constants, temperatureC: number): number {
   const { activationEnergyJ, gasConstant, referenceTemperatureK, temperatureMinC } = constants;
   const t = kelvin(clampTemperatureC(constants, temperatureC));
-  const arrhenius = Math.exp(-(activationEnergyJ / gasConstant) * (1 / t - 1 / referenceTemperatureK));
+  const arrhenius = Math.exp(
+    -(activationEnergyJ / gasConstant) * (1 / t - 1 / referenceTemperatureK),
+  );
   const cold = Math.min(1, Math.max(0, temperatureC / temperatureMinC));
   return arrhenius * cold;
 }

@@ -21,7 +21,8 @@ export function dryingClock(
   laidAtMs: number,
   coveredAtMs: number | null,
 ): DryingClock {
-  const rate = kind === 'acrylic' ? acrylicRate(constants, climate) : dryingRate(constants, climate);
+  const rate =
+    kind === 'acrylic' ? acrylicRate(constants, climate) : dryingRate(constants, climate);
   const perMs = rate / DAY_MS;
   const coveredPerMs = perMs * (kind === 'acrylic' ? 1 : constants.coveredRate);
   const freeMs = coveredAtMs === null ? Infinity : Math.max(0, coveredAtMs - laidAtMs);
@@ -71,7 +72,11 @@ export function stageDoses(constants: Constants, times: DryingTimes): Record<Sta
  * for any clock. For "open until" the safe side is early: p10 is the time to which the paint is open
  * with 90 % chance.
  */
-export function dryingWindows(constants: Constants, times: DryingTimes, clock: DryingClock): DryingWindows {
+export function dryingWindows(
+  constants: Constants,
+  times: DryingTimes,
+  clock: DryingClock,
+): DryingWindows {
   const doses = stageDoses(constants, times);
   const window = (dose: LogNormal): StageWindow => ({
     p10: clock.timeOf(quantileOf(dose, 0.1)),

@@ -62,7 +62,8 @@ const binderMass = (c: Constituents): number =>
 
 const pigmentMass = (handbook: Handbook, c: Constituents): number => {
   let mass = 0;
-  for (const key in c.pigments) mass += (c.pigments[key] ?? 0) * pigmentOf(handbook, key).densityGPerMl;
+  for (const key in c.pigments)
+    mass += (c.pigments[key] ?? 0) * pigmentOf(handbook, key).densityGPerMl;
   return mass;
 };
 
@@ -73,7 +74,11 @@ const pigmentMass = (handbook: Handbook, c: Constituents): number => {
 export function composition(handbook: Handbook, c: Constituents): Composition {
   const dry = dryVolume(c);
   if (!(dry > 0)) {
-    throw new CoreError('mix-empty', 'mix', 'Nothing stays as a film. Add paint, oil, varnish or alkyd medium.');
+    throw new CoreError(
+      'mix-empty',
+      'mix',
+      'Nothing stays as a film. Add paint, oil, varnish or alkyd medium.',
+    );
   }
   const pigmentVolume = sum(c.pigments);
   const binder = binderVolume(c);

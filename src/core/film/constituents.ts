@@ -146,7 +146,9 @@ export function mediumConstituents(medium: MediumPart[], volume: number): Consti
   let out: Constituents = {
     ...NOTHING,
     medium: volume,
-    alkydBearingMedium: medium.some((p) => INGREDIENTS[p.ingredient].solids.alkydFraction > 0) ? volume : 0,
+    alkydBearingMedium: medium.some((p) => INGREDIENTS[p.ingredient].solids.alkydFraction > 0)
+      ? volume
+      : 0,
   };
   for (const part of medium) {
     const v = (volume * part.parts) / total;
@@ -168,7 +170,9 @@ function mixConstituents(handbook: Handbook, mix: TubePart[], volume: number): C
   const total = mix.reduce((s, part) => s + part.parts, 0);
   if (total === 0 || volume === 0) return NOTHING;
   return mix
-    .map((part) => tubeConstituents(handbook, part.pigment, part.binder, (volume * part.parts) / total))
+    .map((part) =>
+      tubeConstituents(handbook, part.pigment, part.binder, (volume * part.parts) / total),
+    )
     .reduce(addConstituents, NOTHING);
 }
 

@@ -17,7 +17,8 @@ import {
   wetMixture,
 } from '.';
 
-const figures = (r: ReturnType<typeof recipe>) => composition(HANDBOOK_SET, wetMixture(HANDBOOK_SET, r));
+const figures = (r: ReturnType<typeof recipe>) =>
+  composition(HANDBOOK_SET, wetMixture(HANDBOOK_SET, r));
 const near = (actual: number | null, expected: number, tolerance: number) => {
   expect(actual).not.toBeNull();
   expect(Math.abs(actual! - expected)).toBeLessThanOrEqual(tolerance);
@@ -44,11 +45,14 @@ describe('drying oils', () => {
     ['walnut', 132, 162],
     ['poppy', 132, 158],
     ['safflower', 136, 148],
-  ] as const)('the acids kept for %s give an iodine value inside its published range', (key, lo, hi) => {
-    const value = iodineValue(OILS[key].acidsPct!);
-    expect(value).toBeGreaterThanOrEqual(lo);
-    expect(value).toBeLessThanOrEqual(hi);
-  });
+  ] as const)(
+    'the acids kept for %s give an iodine value inside its published range',
+    (key, lo, hi) => {
+      const value = iodineValue(OILS[key].acidsPct!);
+      expect(value).toBeGreaterThanOrEqual(lo);
+      expect(value).toBeLessThanOrEqual(hi);
+    },
+  );
 
   // ASTM D234 wants at least 177 for raw linseed; ISO 150 about 175; from memory.
   test('linseed meets the iodine limit of ASTM D234', () => {
@@ -96,7 +100,11 @@ describe('pigment volume concentration', () => {
     near(composition(HANDBOOK_SET, film).pvc, expected, 0.0005);
   });
 
-  const STAND_VARNISH_SPIRITS = [part('stand-oil'), part('damar-varnish'), part('mineral-spirits', 3)];
+  const STAND_VARNISH_SPIRITS = [
+    part('stand-oil'),
+    part('damar-varnish'),
+    part('mineral-spirits', 3),
+  ];
 
   test('T07 medium 1 stand : 1 varnish : 3 spirits: 25.73 vol%, 30.16 wt%, 0.838', () => {
     const f = mediumFigures(STAND_VARNISH_SPIRITS);
@@ -125,14 +133,26 @@ describe('pigment volume concentration', () => {
   });
 
   test('T09 CPVC of 70 % PW6 and 30 % PB29 by volume is 0.5368', () => {
-    near(cpvcOfMixture(HANDBOOK_SET, { 'titanium-white': 0.7, 'ultramarine-blue': 0.3 }), 0.5368, 0.0005);
+    near(
+      cpvcOfMixture(HANDBOOK_SET, { 'titanium-white': 0.7, 'ultramarine-blue': 0.3 }),
+      0.5368,
+      0.0005,
+    );
   });
 
   test('T10 four titanium to one ultramarine: PVC 0.4065, white 0.797 of the pigment, CPVC 0.5355, reduced 0.759', () => {
-    const wet = wetMixture(HANDBOOK_SET, recipe([tube('titanium-white', 4), tube('ultramarine-blue')]));
+    const wet = wetMixture(
+      HANDBOOK_SET,
+      recipe([tube('titanium-white', 4), tube('ultramarine-blue')]),
+    );
     const f = composition(HANDBOOK_SET, wet);
     near(f.pvc, 0.4065, 0.001);
-    near(wet.pigments['titanium-white']! / (wet.pigments['titanium-white']! + wet.pigments['ultramarine-blue']!), 0.797, 0.001);
+    near(
+      wet.pigments['titanium-white']! /
+        (wet.pigments['titanium-white']! + wet.pigments['ultramarine-blue']!),
+      0.797,
+      0.001,
+    );
     near(f.cpvc, 0.5355, 0.001);
     near(f.reducedPvc, 0.759, 0.001);
   });
@@ -161,10 +181,28 @@ describe('resin and mediums', () => {
   // Recipe mediums of Mayer and Doerner, solids computed by hand; from memory.
   test.each([
     ['linseed:spirits 1:1', [part('linseed-refined'), part('mineral-spirits')], 50.0, 54.7, 0.85],
-    ['linseed:spirits 1:2', [part('linseed-refined'), part('mineral-spirits', 2)], 33.3, 37.7, 0.823],
+    [
+      'linseed:spirits 1:2',
+      [part('linseed-refined'), part('mineral-spirits', 2)],
+      33.3,
+      37.7,
+      0.823,
+    ],
     ['stand:spirits 1:1', [part('stand-oil'), part('mineral-spirits')], 50.0, 55.5, 0.865],
-    ['stand:varnish:turpentine 1:1:1', [part('stand-oil'), part('damar-varnish'), part('turpentine')], 42.9, 46.0, 0.915],
-    ['stand:varnish:turpentine 1:1:5', [part('stand-oil'), part('damar-varnish'), part('turpentine', 5)], 18.4, 20.4, 0.887],
+    [
+      'stand:varnish:turpentine 1:1:1',
+      [part('stand-oil'), part('damar-varnish'), part('turpentine')],
+      42.9,
+      46.0,
+      0.915,
+    ],
+    [
+      'stand:varnish:turpentine 1:1:5',
+      [part('stand-oil'), part('damar-varnish'), part('turpentine', 5)],
+      18.4,
+      20.4,
+      0.887,
+    ],
     ['alkyd glazing medium', [part('alkyd-medium')], 43.1, 50, 0.888],
   ] as const)('%s', (_, medium, vol, wt, density) => {
     const f = mediumFigures([...medium]);
@@ -183,7 +221,9 @@ describe('resin and mediums', () => {
 
   test('an empty medium and a mixture that leaves nothing are refused', () => {
     expect(() => mediumFigures([])).toThrow(/medium is empty/);
-    expect(() => figures(recipe([], 1, [part('mineral-spirits')]))).toThrow(/Nothing stays as a film/);
+    expect(() => figures(recipe([], 1, [part('mineral-spirits')]))).toThrow(
+      /Nothing stays as a film/,
+    );
     expect(() => figures(recipe([tube('no-such')]))).toThrow(/No pigment is called "no-such"/);
   });
 });

@@ -8,7 +8,11 @@ import { dryingOilVolume, type Constituents } from './constituents';
  * L = min(0.5, g/h_oil), g the thickness of oil the ground drinks and h_oil that of the oil in the
  * film as laid, both um. Alkyd, resin and wax stay.
  */
-export function groundLossFraction(handbook: Handbook, film: Constituents, surface: AbsorbingSurface): number {
+export function groundLossFraction(
+  handbook: Handbook,
+  film: Constituents,
+  surface: AbsorbingSurface,
+): number {
   const oilUm = dryingOilVolume(film);
   const uptakeUm = GROUND_BEHAVIOUR[surface].oilUptakeUm;
   if (oilUm === 0 || uptakeUm === 0) return 0;

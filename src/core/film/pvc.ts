@@ -13,8 +13,11 @@ export const pvc = (pigmentVolume: number, binderVolume: number): number =>
  * Good to about 2-6 points: the end point of the rub-out depends on the hand.
  * @example cpvc(20, 4.1, 93.5) // 0.5328
  */
-export const cpvc = (oilAbsorption: number, densityGPerMl: number, oilVolumeConstant: number): number =>
-  1 / (1 + (oilAbsorption * densityGPerMl) / oilVolumeConstant);
+export const cpvc = (
+  oilAbsorption: number,
+  densityGPerMl: number,
+  oilVolumeConstant: number,
+): number => 1 / (1 + (oilAbsorption * densityGPerMl) / oilVolumeConstant);
 
 /**
  * CPVC of a mixture: 1/CPVC = sum(phi_i/CPVC_i), phi_i the volume share of the pigment solids.

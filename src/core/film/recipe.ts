@@ -51,22 +51,41 @@ export const recipeSchema = z
       issue('mix', 'The mix is empty. Add a paint, or make it medium alone (100 %).');
     }
     if (recipe.mix.length > 0 && recipe.mediumShare >= 1) {
-      issue('mediumShare', 'At 100 % medium there is no paint left. Lower the share or take the paints out.');
+      issue(
+        'mediumShare',
+        'At 100 % medium there is no paint left. Lower the share or take the paints out.',
+      );
     }
     if (recipe.mediumShare > 0 && recipe.medium.length === 0) {
-      issue('medium', 'A share of medium is set but the medium is empty. Add an ingredient or set the share to 0 %.');
+      issue(
+        'medium',
+        'A share of medium is set but the medium is empty. Add an ingredient or set the share to 0 %.',
+      );
     }
     const kinds = new Set(recipe.mix.map((part) => BINDERS[part.binder].kind === 'acrylic'));
     if (kinds.size > 1) {
-      issue('mix', 'Acrylic and oil cannot be mixed in one coat. Keep the acrylic for a coat below the oil.');
+      issue(
+        'mix',
+        'Acrylic and oil cannot be mixed in one coat. Keep the acrylic for a coat below the oil.',
+      );
     }
     const watery = recipe.medium.some((part) => part.ingredient === 'water');
     const acrylic = kinds.has(true);
-    if (acrylic && recipe.mediumShare > 0 && recipe.medium.some((part) => part.ingredient !== 'water')) {
-      issue('medium', 'Acrylic paint takes water only. Take the oils and spirits out of the medium.');
+    if (
+      acrylic &&
+      recipe.mediumShare > 0 &&
+      recipe.medium.some((part) => part.ingredient !== 'water')
+    ) {
+      issue(
+        'medium',
+        'Acrylic paint takes water only. Take the oils and spirits out of the medium.',
+      );
     }
     if (!acrylic && watery && recipe.mix.some((part) => part.binder !== 'water-mixable')) {
-      issue('medium', 'Water goes only into acrylic or water-mixable paint. Use spirits, or take the water out.');
+      issue(
+        'medium',
+        'Water goes only into acrylic or water-mixable paint. Use spirits, or take the water out.',
+      );
     }
     const allVolatile =
       recipe.mix.length === 0 &&
@@ -77,7 +96,12 @@ export const recipeSchema = z
     }
   });
 
-const VOLATILE: ReadonlySet<string> = new Set(['mineral-spirits', 'turpentine', 'spike-oil', 'water']);
+const VOLATILE: ReadonlySet<string> = new Set([
+  'mineral-spirits',
+  'turpentine',
+  'spike-oil',
+  'water',
+]);
 
 export type TubePart = z.infer<typeof tubePartSchema>;
 export type MediumPart = z.infer<typeof mediumPartSchema>;

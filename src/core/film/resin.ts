@@ -12,7 +12,11 @@ export interface VarnishCut {
  * gallon: convention of the trade, from memory). Densities in g/ml.
  * @example varnishCut(5, 1.06, 0.865) // 0.409 by weight, 0.361 by volume
  */
-export function varnishCut(poundsPerGallon: number, resinDensity: number, solventDensity: number): VarnishCut {
+export function varnishCut(
+  poundsPerGallon: number,
+  resinDensity: number,
+  solventDensity: number,
+): VarnishCut {
   const resinG = poundsPerGallon * GRAMS_PER_POUND;
   const resinMl = resinG / resinDensity;
   return {

@@ -23,15 +23,27 @@ function parse<T>(schema: z.ZodType<T>, document: unknown, what: string): T {
   const result = schema.safeParse(document);
   if (result.success) return result.data;
   const { where, message } = firstIssue(result.error);
-  throw new CoreError('document-unreadable', where, `${what}: the field "${where}" cannot be read. ${message}`);
+  throw new CoreError(
+    'document-unreadable',
+    where,
+    `${what}: the field "${where}" cannot be read. ${message}`,
+  );
 }
 
 /** A painting document of any known version. Throws CoreError naming the field. */
 export const readPainting = (raw: unknown): Painting =>
-  parse(paintingSchema, migrate(raw, PAINTING_SCHEMA_VERSION, PAINTING_STEPS, 'The painting'), 'The painting');
+  parse(
+    paintingSchema,
+    migrate(raw, PAINTING_SCHEMA_VERSION, PAINTING_STEPS, 'The painting'),
+    'The painting',
+  );
 
 export const readStudio = (raw: unknown): Studio =>
-  parse(studioSchema, migrate(raw, STUDIO_SCHEMA_VERSION, STUDIO_STEPS, 'The studio'), 'The studio');
+  parse(
+    studioSchema,
+    migrate(raw, STUDIO_SCHEMA_VERSION, STUDIO_STEPS, 'The studio'),
+    'The studio',
+  );
 
 /** What is exported: one painting, or the whole studio with its settings. */
 export interface ExportFile {
@@ -46,7 +58,9 @@ export interface ExportFile {
 const envelopeSchema = z.object({
   format: z.literal(EXPORT_FORMAT, { error: 'This file was not written by Tawny Hour.' }),
   schemaVersion: z.literal(EXPORT_SCHEMA_VERSION),
-  exportedAt: z.iso.datetime({ error: 'Must be a date and time such as 2026-02-17T10:15:00.000Z.' }),
+  exportedAt: z.iso.datetime({
+    error: 'Must be a date and time such as 2026-02-17T10:15:00.000Z.',
+  }),
   kind: z.enum(['painting', 'studio']),
   studio: z.unknown(),
   paintings: z.array(z.unknown()).max(2000),
@@ -57,7 +71,14 @@ export const exportFile = (
   paintings: Painting[],
   studio: Studio | null,
   exportedAt: string,
-): ExportFile => ({ format: EXPORT_FORMAT, schemaVersion: EXPORT_SCHEMA_VERSION, exportedAt, kind, studio, paintings });
+): ExportFile => ({
+  format: EXPORT_FORMAT,
+  schemaVersion: EXPORT_SCHEMA_VERSION,
+  exportedAt,
+  kind,
+  studio,
+  paintings,
+});
 
 const within = (prefix: string, read: () => Painting): Painting => {
   try {
@@ -79,18 +100,35 @@ export function readExport(text: string): ExportFile {
   try {
     raw = JSON.parse(text);
   } catch {
-    throw new CoreError('document-not-json', 'file', 'The file is not JSON. Choose a file that was exported from Tawny Hour.');
+    throw new CoreError(
+      'document-not-json',
+      'file',
+      'The file is not JSON. Choose a file that was exported from Tawny Hour.',
+    );
   }
-  const envelope = parse(envelopeSchema, migrate(raw, EXPORT_SCHEMA_VERSION, EXPORT_STEPS, 'The file'), 'The file');
-  const paintings = envelope.paintings.map((p, i) => within(`paintings.${i}`, () => readPainting(p)));
+  const envelope = parse(
+    envelopeSchema,
+    migrate(raw, EXPORT_SCHEMA_VERSION, EXPORT_STEPS, 'The file'),
+    'The file',
+  );
+  const paintings = envelope.paintings.map((p, i) =>
+    within(`paintings.${i}`, () => readPainting(p)),
+  );
   const ids = paintings.map((p) => p.id);
   const twice = ids.findIndex((x, i) => ids.indexOf(x) !== i);
   if (twice !== -1) {
-    throw new CoreError('document-unreadable', `paintings.${twice}.id`, `The file: the field "paintings.${twice}.id" names a painting that the file holds already.`);
+    throw new CoreError(
+      'document-unreadable',
+      `paintings.${twice}.id`,
+      `The file: the field "paintings.${twice}.id" names a painting that the file holds already.`,
+    );
   }
   return {
     ...envelope,
     paintings,
-    studio: envelope.studio === null || envelope.studio === undefined ? null : readStudio(envelope.studio),
+    studio:
+      envelope.studio === null || envelope.studio === undefined
+        ? null
+        : readStudio(envelope.studio),
   };
 }

@@ -1,6 +1,13 @@
 import { z } from 'zod';
 import { ABSORBING_SURFACES } from '@/data/grounds';
-import { climateSchema, dryingClock, dryingTimes, dryingWindows, REFERENCE_CLIMATE, STAGES } from '../drying';
+import {
+  climateSchema,
+  dryingClock,
+  dryingTimes,
+  dryingWindows,
+  REFERENCE_CLIMATE,
+  STAGES,
+} from '../drying';
 import { filmOfRecipe, recipeSchema } from '../film';
 import { STUDIO_HANDBOOK } from '../handbook';
 import type { DefineVerb } from './define';
@@ -22,7 +29,10 @@ export const dryVerb = (define: DefineVerb) =>
       climate: climateSchema.default(REFERENCE_CLIMATE),
       below: z
         .object({
-          surface: z.enum(ABSORBING_SURFACES).nullable().describe('the ground it is first on, or null'),
+          surface: z
+            .enum(ABSORBING_SURFACES)
+            .nullable()
+            .describe('the ground it is first on, or null'),
           cure: z.number().min(0).max(1).describe('of the film below: 0 wet, 1 dry through'),
         })
         .default({ surface: null, cure: 1 }),
@@ -32,7 +42,10 @@ export const dryVerb = (define: DefineVerb) =>
       throughDoseDays: dose,
       intrinsicTouchDays: z.number(),
       windows: z.object(
-        Object.fromEntries(STAGES.map((stage) => [stage, windowSchema])) as Record<(typeof STAGES)[number], typeof windowSchema>,
+        Object.fromEntries(STAGES.map((stage) => [stage, windowSchema])) as Record<
+          (typeof STAGES)[number],
+          typeof windowSchema
+        >,
       ),
     }),
     run: ({ recipe, laidAt, coveredAt, climate, below }) => {

@@ -14,7 +14,10 @@ export const compositionSchema = z.object({
   oilVolumeFraction: fraction,
   volumeSolids: fraction,
   volatileFraction: fraction.describe('share of the wet mixture lost as vapour'),
-  addedOilRatio: z.number().nullable().describe('added oil, resin and alkyd per volume of tube paint'),
+  addedOilRatio: z
+    .number()
+    .nullable()
+    .describe('added oil, resin and alkyd per volume of tube paint'),
   addedVolatileRatio: z.number().nullable(),
   mediumShare: fraction,
   alkydMediumShare: fraction,
@@ -33,7 +36,9 @@ export const filmVerb = (define: DefineVerb) =>
       composition: compositionSchema,
       wetThicknessUm: z.number().describe('to lay for the dry thickness asked for'),
       dryThicknessUm: z.number(),
-      dryVolumesUm: z.record(z.string(), z.number()).describe('um of film by pigment key or "binder"'),
+      dryVolumesUm: z
+        .record(z.string(), z.number())
+        .describe('um of film by pigment key or "binder"'),
     }),
     run: (recipe) => {
       const wet = wetMixture(STUDIO_HANDBOOK, recipe);

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import { dryVerb } from './dry';
 import { filmVerb } from './film';
 import { verdictsVerb } from './verdicts';

@@ -5,19 +5,31 @@ import { STUDIO_HANDBOOK } from '../handbook';
 import { assessPainting, type Layer } from '../painting/assess';
 import { groundSchema, ONTO, PAINTING_SCHEMA_VERSION, type Painting } from '../painting/schema';
 import { repairsFor, repairSentence } from '../repair';
-import { figuresSentence, SCHOOL_KEYS, VERDICTS, verdictSentence, type SchoolKey } from '../schools';
+import {
+  figuresSentence,
+  SCHOOL_KEYS,
+  VERDICTS,
+  verdictSentence,
+  type SchoolKey,
+} from '../schools';
 import type { DefineVerb } from './define';
 
 const inputSchema = z.object({
   ground: groundSchema.default({ kind: 'acrylic-gesso', coats: 4 }),
   climate: climateSchema.default(REFERENCE_CLIMATE),
-  school: z.enum(SCHOOL_KEYS).default('total-oil').describe('the school that repairs are solved for'),
+  school: z
+    .enum(SCHOOL_KEYS)
+    .default('total-oil')
+    .describe('the school that repairs are solved for'),
   coats: z
     .array(
       z.object({
         name: z.string().min(1),
         recipe: recipeSchema,
-        onto: z.enum(ONTO).default('touch-dry').describe('what the coat below is when this goes on'),
+        onto: z
+          .enum(ONTO)
+          .default('touch-dry')
+          .describe('what the coat below is when this goes on'),
       }),
     )
     .min(1, { error: 'Give at least one coat, the lowest first.' }),
@@ -92,14 +104,24 @@ export const verdictsVerb = (define: DefineVerb) =>
           upper: z.string(),
           verdicts: z.record(z.string(), verdictSchema),
           repairs: z.array(
-            z.object({ kind: z.string(), sentence: z.string(), coat: z.string(), recipe: recipeSchema, satisfies: z.array(z.string()) }),
+            z.object({
+              kind: z.string(),
+              sentence: z.string(),
+              coat: z.string(),
+              recipe: recipeSchema,
+              satisfies: z.array(z.string()),
+            }),
           ),
         }),
       ),
     }),
     run: (input) => {
       const painting = paintingOf(input);
-      const options = { handbook: STUDIO_HANDBOOK, climate: input.climate, nowMs: Date.parse(EPOCH) };
+      const options = {
+        handbook: STUDIO_HANDBOOK,
+        climate: input.climate,
+        nowMs: Date.parse(EPOCH),
+      };
       const { base } = assessPainting(painting, options).passages[0]!;
       const pairs = base.layers
         .filter((layer) => layer.pair && layer.planned)
@@ -108,14 +130,18 @@ export const verdictsVerb = (define: DefineVerb) =>
           return {
             lower: layer.pair!.againstName,
             upper: layer.film.name,
-            verdicts: Object.fromEntries(SCHOOL_KEYS.map((school) => [school, told(layer, school)])),
-            repairs: repairsFor({ painting, coatId, school: input.school }, options).map((repair) => ({
-              kind: repair.kind,
-              sentence: repairSentence(repair, input.school),
-              coat: repair.changed.name,
-              recipe: repair.changed.recipe,
-              satisfies: repair.satisfies,
-            })),
+            verdicts: Object.fromEntries(
+              SCHOOL_KEYS.map((school) => [school, told(layer, school)]),
+            ),
+            repairs: repairsFor({ painting, coatId, school: input.school }, options).map(
+              (repair) => ({
+                kind: repair.kind,
+                sentence: repairSentence(repair, input.school),
+                coat: repair.changed.name,
+                recipe: repair.changed.recipe,
+                satisfies: repair.satisfies,
+              }),
+            ),
           };
         });
       return { pairs };

@@ -23,7 +23,10 @@ const reflectance = (ks: number): number => 1 + ks - Math.sqrt(ks * ks + 2 * ks)
 const bandsByPigment = new Map<string, { strength: number; ks: Bands }>(
   PIGMENT_ROWS.map((row) => {
     const { r, g, b } = toLinear(parse(row.masstone_srgb)!)!;
-    return [row.key, { strength: row.tinting_strength, ks: [kOverS(r), kOverS(g), kOverS(b)] as Bands }];
+    return [
+      row.key,
+      { strength: row.tinting_strength, ks: [kOverS(r), kOverS(g), kOverS(b)] as Bands },
+    ];
   }),
 );
 

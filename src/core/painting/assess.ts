@@ -113,7 +113,13 @@ const judged = (layer: Layer): JudgedFilm => ({
   acrylic: isAcrylic(layer.kept),
 });
 
-const UNKNOWN_FILM: JudgedFilm = { composition: null, tubes: {}, thicknessUm: 0, times: null, acrylic: false };
+const UNKNOWN_FILM: JudgedFilm = {
+  composition: null,
+  tubes: {},
+  thicknessUm: 0,
+  times: null,
+  acrylic: false,
+};
 
 interface Cover {
   cure: number;
@@ -134,7 +140,13 @@ function coverOf(context: Context, lower: Layer, upper: Film, onto: Onto | null)
   const clock =
     lower.film.laidAtMs === null
       ? null
-      : dryingClock(context.handbook.constants, times.kind, context.climate, lower.film.laidAtMs, null);
+      : dryingClock(
+          context.handbook.constants,
+          times.kind,
+          context.climate,
+          lower.film.laidAtMs,
+          null,
+        );
   const dose =
     upper.laidAtMs !== null && clock
       ? clock.doseAt(upper.laidAtMs)
@@ -149,17 +161,24 @@ function coverOf(context: Context, lower: Layer, upper: Film, onto: Onto | null)
 /** Below the first film: gesso and old paintings do not move any more. */
 const GROUND_COVER: Cover = { cure: 1, touchDry: true, throughDry: true };
 
-function pairOf(context: Context, below: Layer[], upper: Layer, cover: Cover): PairAssessment | null {
+function pairOf(
+  context: Context,
+  below: Layer[],
+  upper: Layer,
+  cover: Cover,
+): PairAssessment | null {
   const { handbook, painting } = context;
   const direct = below.at(-1);
-  const overThinCouch = direct !== undefined && below.length > 1 && isThinCouch(judged(direct), handbook);
+  const overThinCouch =
+    direct !== undefined && below.length > 1 && isThinCouch(judged(direct), handbook);
   const lower = overThinCouch ? below.at(-2) : direct;
   if (!lower && painting.ground.kind !== 'old-painting') return null;
   const pair: FilmPair = {
     lower: lower ? judged(lower) : UNKNOWN_FILM,
     upper: judged(upper),
     lowerTouchDry: cover.touchDry,
-    lowerThroughDry: overThinCouch && lower ? throughDryUnderCouch(context, lower, upper) : cover.throughDry,
+    lowerThroughDry:
+      overThinCouch && lower ? throughDryUnderCouch(context, lower, upper) : cover.throughDry,
   };
   const wet = upper.planned && upper.onto === 'wet' && direct !== undefined && !direct.planned;
   return {
@@ -180,13 +199,22 @@ const throughDryUnderCouch = (context: Context, lower: Layer, upper: Layer): boo
 function layerOf(context: Context, film: Film, below: Layer[], coveredAtMs: number | null): Layer {
   const { handbook, climate, nowMs } = context;
   const lower = below.at(-1);
-  const onto = film.planned ? (context.coats.get(film.coatIds.at(-1) ?? '')?.onto ?? 'touch-dry') : null;
+  const onto = film.planned
+    ? (context.coats.get(film.coatIds.at(-1) ?? '')?.onto ?? 'touch-dry')
+    : null;
   const cover = lower ? coverOf(context, lower, film, onto) : GROUND_COVER;
   const intoOpen =
-    film.planned && onto === 'wet' && lower !== undefined && !lower.planned && lower.state === 'open';
+    film.planned &&
+    onto === 'wet' &&
+    lower !== undefined &&
+    !lower.planned &&
+    lower.state === 'open';
   // Into an open film: the two become one, with one clock, and that is what the next coat is compared with.
   const asLaid = intoOpen ? addConstituents(lower.film.asLaid, film.asLaid) : film.asLaid;
-  const under: Below = { surface: film.surface, cure: lower && !film.surface && !intoOpen ? cover.cure : 1 };
+  const under: Below = {
+    surface: film.surface,
+    cure: lower && !film.surface && !intoOpen ? cover.cure : 1,
+  };
   const times = dryingTimes(handbook, asLaid, dryVolume(asLaid), under, climate);
   const own = afterGroundLoss(film.asLaid, film.lossFraction);
   const kept = intoOpen ? addConstituents(lower.kept, own) : own;

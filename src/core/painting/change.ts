@@ -1,4 +1,10 @@
-import { METHODS, BODY_PALETTES, GLAZE_PALETTES, type CoatTemplate, type MethodKey } from '@/data/methods';
+import {
+  METHODS,
+  BODY_PALETTES,
+  GLAZE_PALETTES,
+  type CoatTemplate,
+  type MethodKey,
+} from '@/data/methods';
 import { CoreError } from '../errors';
 import type { SchoolKey } from '../schools';
 import {
@@ -23,7 +29,11 @@ export interface Making {
 /** Allow for clocks of two devices that differ a little. */
 const FUTURE_SLACK_MS = 60_000;
 
-const changed = (painting: Painting, making: Pick<Making, 'now'>, change: Partial<Painting>): Painting => ({
+const changed = (
+  painting: Painting,
+  making: Pick<Making, 'now'>,
+  change: Partial<Painting>,
+): Painting => ({
   ...painting,
   ...change,
   revision: painting.revision + 1,
@@ -38,15 +48,32 @@ export interface NewPainting {
   passages: { name: string; share: number }[];
 }
 
-function coatFromTemplate(template: CoatTemplate, passageIds: string[], index: number, newId: () => string): Coat {
-  const palettes = template.mix === 'body-palettes' ? BODY_PALETTES : template.mix === 'glaze-palettes' ? GLAZE_PALETTES : null;
-  const mix = palettes ? palettes[index % palettes.length]! : (template.mix as (typeof BODY_PALETTES)[number]);
+function coatFromTemplate(
+  template: CoatTemplate,
+  passageIds: string[],
+  index: number,
+  newId: () => string,
+): Coat {
+  const palettes =
+    template.mix === 'body-palettes'
+      ? BODY_PALETTES
+      : template.mix === 'glaze-palettes'
+        ? GLAZE_PALETTES
+        : null;
+  const mix = palettes
+    ? palettes[index % palettes.length]!
+    : (template.mix as (typeof BODY_PALETTES)[number]);
   return {
     id: newId(),
     name: template.name,
     role: template.role,
     passageIds,
-    recipe: { mix, medium: template.medium, mediumShare: template.mediumShare, thicknessUm: template.thicknessUm },
+    recipe: {
+      mix,
+      medium: template.medium,
+      mediumShare: template.mediumShare,
+      thicknessUm: template.thicknessUm,
+    },
     application: template.application,
     onto: template.onto,
     spot: null,
@@ -61,19 +88,44 @@ const allPairs = (ids: string[]): [string, string][] =>
 export function startPainting(input: NewPainting, making: Making): Painting {
   const method = METHODS[input.method];
   if (method.ground && input.ground.kind !== method.ground) {
-    throw new CoreError('ground-refused', 'ground', `"${method.name}" begins on an old painting. Choose that as the ground, or another method.`);
+    throw new CoreError(
+      'ground-refused',
+      'ground',
+      `"${method.name}" begins on an old painting. Choose that as the ground, or another method.`,
+    );
   }
   if (input.ground.kind === 'old-painting' && input.method === 'acrylic-under') {
-    throw new CoreError('ground-refused', 'method', 'Acrylic does not hold on old oil paint. Choose a method that is oil from the first stroke.');
+    throw new CoreError(
+      'ground-refused',
+      'method',
+      'Acrylic does not hold on old oil paint. Choose a method that is oil from the first stroke.',
+    );
   }
   if (input.ground.kind === 'oil-ground' && input.method === 'acrylic-under') {
-    throw new CoreError('ground-refused', 'method', 'Acrylic does not hold on an oil ground. Choose an acrylic ground, or an oil method.');
+    throw new CoreError(
+      'ground-refused',
+      'method',
+      'Acrylic does not hold on an oil ground. Choose an acrylic ground, or an oil method.',
+    );
   }
-  const since = input.ground.kind === 'oil-ground' ? input.ground.laidAt : input.ground.kind === 'old-painting' ? input.ground.paintedAt : null;
+  const since =
+    input.ground.kind === 'oil-ground'
+      ? input.ground.laidAt
+      : input.ground.kind === 'old-painting'
+        ? input.ground.paintedAt
+        : null;
   if (since && Date.parse(since) > Date.parse(making.now) + FUTURE_SLACK_MS) {
-    throw new CoreError('date-in-future', 'ground', 'The ground was laid in the future. Give a day up to today.');
+    throw new CoreError(
+      'date-in-future',
+      'ground',
+      'The ground was laid in the future. Give a day up to today.',
+    );
   }
-  const passages = input.passages.map((p) => ({ id: making.newId(), name: p.name.trim(), share: p.share }));
+  const passages = input.passages.map((p) => ({
+    id: making.newId(),
+    name: p.name.trim(),
+    share: p.share,
+  }));
   const ids = passages.map((p) => p.id);
   const coats = method.coats.flatMap((template) =>
     template.scope === 'whole'
@@ -100,23 +152,41 @@ export function startPainting(input: NewPainting, making: Making): Painting {
 
 export function coatOf(painting: Painting, coatId: string): Coat {
   const coat = painting.coats.find((c) => c.id === coatId);
-  if (!coat) throw new CoreError('unknown-coat', 'coatId', `This painting has no coat "${coatId}". Reload the painting.`);
+  if (!coat)
+    throw new CoreError(
+      'unknown-coat',
+      'coatId',
+      `This painting has no coat "${coatId}". Reload the painting.`,
+    );
   return coat;
 }
 
 function requirePassages(painting: Painting, ids: string[]): void {
   const missing = ids.find((id) => !painting.passages.some((p) => p.id === id));
   if (missing !== undefined) {
-    throw new CoreError('unknown-passage', 'passageIds', `This painting has no passage "${missing}". Reload the painting.`);
+    throw new CoreError(
+      'unknown-passage',
+      'passageIds',
+      `This painting has no passage "${missing}". Reload the painting.`,
+    );
   }
 }
 
 /** Milliseconds of a time that is not in the future. Throws `date-invalid`, `date-in-future`. */
 export function pastMs(at: string, now: string): number {
   const ms = Date.parse(at);
-  if (Number.isNaN(ms)) throw new CoreError('date-invalid', 'at', 'That is not a date and time. Choose one from the list or enter it again.');
+  if (Number.isNaN(ms))
+    throw new CoreError(
+      'date-invalid',
+      'at',
+      'That is not a date and time. Choose one from the list or enter it again.',
+    );
   if (ms > Date.parse(now) + FUTURE_SLACK_MS) {
-    throw new CoreError('date-in-future', 'at', 'That time is still to come. A coat can be laid now or earlier.');
+    throw new CoreError(
+      'date-in-future',
+      'at',
+      'That time is still to come. A coat can be laid now or earlier.',
+    );
   }
   return ms;
 }
@@ -131,9 +201,18 @@ export interface Laying {
 
 function requireSpot(spot: Spot | null): void {
   if (!spot) return;
-  if (spot.name.trim() === '') throw new CoreError('spot-name-empty', 'spot.name', 'The spot needs a name, such as "highlights".');
+  if (spot.name.trim() === '')
+    throw new CoreError(
+      'spot-name-empty',
+      'spot.name',
+      'The spot needs a name, such as "highlights".',
+    );
   if (!(spot.share > 0 && spot.share <= 1)) {
-    throw new CoreError('spot-share-range', 'spot.share', 'The share of a spot must be above 0 % and at most 100 %.');
+    throw new CoreError(
+      'spot-share-range',
+      'spot.share',
+      'The share of a spot must be above 0 % and at most 100 %.',
+    );
   }
 }
 
@@ -144,17 +223,30 @@ export function layCoat(painting: Painting, laying: Laying, making: Making): Pai
   requireSpot(laying.spot);
   pastMs(laying.at, making.now);
   if (laying.passageIds.length === 0) {
-    throw new CoreError('not-covered', 'passageIds', 'Choose at least one passage the coat was laid on.');
+    throw new CoreError(
+      'not-covered',
+      'passageIds',
+      'Choose at least one passage the coat was laid on.',
+    );
   }
   const unlaid = unlaidPassages(painting, coat);
   const wrong = laying.passageIds.find((id) => !unlaid.includes(id));
   if (wrong !== undefined) {
     const name = painting.passages.find((p) => p.id === wrong)!.name;
-    throw new CoreError('not-covered', 'passageIds', `"${coat.name}" is not waiting to be laid on ${name}. Choose another passage, or add a coat.`);
+    throw new CoreError(
+      'not-covered',
+      'passageIds',
+      `"${coat.name}" is not waiting to be laid on ${name}. Choose another passage, or add a coat.`,
+    );
   }
-  const ground = painting.ground.kind === 'oil-ground' ? Date.parse(painting.ground.laidAt) : -Infinity;
+  const ground =
+    painting.ground.kind === 'oil-ground' ? Date.parse(painting.ground.laidAt) : -Infinity;
   if (Date.parse(laying.at) < ground) {
-    throw new CoreError('order', 'at', 'That is before the ground was laid. Give a later time, or correct the ground.');
+    throw new CoreError(
+      'order',
+      'at',
+      'That is before the ground was laid. Give a later time, or correct the ground.',
+    );
   }
   const event: PaintingEvent = {
     id: making.newId(),
@@ -194,12 +286,22 @@ export function reduceFilm(painting: Painting, reducing: Reducing, making: Makin
   requirePassages(painting, [reducing.passageId]);
   const atMs = pastMs(reducing.at, making.now);
   const something = painting.events.some(
-    (e) => e.kind === 'laid' && e.passageIds.includes(reducing.passageId) && Date.parse(e.at) <= atMs,
+    (e) =>
+      e.kind === 'laid' && e.passageIds.includes(reducing.passageId) && Date.parse(e.at) <= atMs,
   );
   if (!something) {
-    throw new CoreError('nothing-there', 'at', 'Nothing was laid on this passage by then. Give a later time.');
+    throw new CoreError(
+      'nothing-there',
+      'at',
+      'Nothing was laid on this passage by then. Give a later time.',
+    );
   }
-  const event: PaintingEvent = { id: making.newId(), kind: 'reduced', ...reducing, at: new Date(reducing.at).toISOString() };
+  const event: PaintingEvent = {
+    id: making.newId(),
+    kind: 'reduced',
+    ...reducing,
+    at: new Date(reducing.at).toISOString(),
+  };
   const events = [...painting.events, event];
   if (reducing.how !== 'painted-out') return changed(painting, making, { events });
   const cover: Coat = {
@@ -210,10 +312,15 @@ export function reduceFilm(painting: Painting, reducing: Reducing, making: Makin
     recipe: { mix: COVER_MIX, medium: [], mediumShare: 0, thicknessUm: COVER_THICKNESS_UM },
     application: 'brush-coat',
     onto: 'touch-dry',
-    spot: reducing.spotName === null ? null : { name: reducing.spotName, share: spotShare(painting, reducing) },
+    spot:
+      reducing.spotName === null
+        ? null
+        : { name: reducing.spotName, share: spotShare(painting, reducing) },
   };
   const first = painting.coats.findIndex(
-    (coat) => coat.passageIds.includes(reducing.passageId) && unlaidPassages(painting, coat).includes(reducing.passageId),
+    (coat) =>
+      coat.passageIds.includes(reducing.passageId) &&
+      unlaidPassages(painting, coat).includes(reducing.passageId),
   );
   const place = first === -1 ? painting.coats.length : first;
   const coats = [...painting.coats.slice(0, place), cover, ...painting.coats.slice(place)];
@@ -222,47 +329,77 @@ export function reduceFilm(painting: Painting, reducing: Reducing, making: Makin
 
 function spotShare(painting: Painting, { passageId, spotName }: Reducing): number {
   const spots = painting.events.flatMap((e) =>
-    e.kind === 'laid' && e.passageIds.includes(passageId) && e.spot?.name === spotName ? [e.spot.share] : [],
+    e.kind === 'laid' && e.passageIds.includes(passageId) && e.spot?.name === spotName
+      ? [e.spot.share]
+      : [],
   );
   return spots.at(-1) ?? 0.05;
 }
 
 /** Take an entry back, as if it had never been made. */
-export function withoutEvent(painting: Painting, eventId: string, making: Pick<Making, 'now'>): Painting {
+export function withoutEvent(
+  painting: Painting,
+  eventId: string,
+  making: Pick<Making, 'now'>,
+): Painting {
   return changed(painting, making, { events: painting.events.filter((e) => e.id !== eventId) });
 }
 
 /** Put a changed coat in the place of the old one. `correctRecord` also rewrites what was laid of it. */
-export function changeCoat(painting: Painting, coat: Coat, correctRecord: boolean, making: Pick<Making, 'now'>): Painting {
+export function changeCoat(
+  painting: Painting,
+  coat: Coat,
+  correctRecord: boolean,
+  making: Pick<Making, 'now'>,
+): Painting {
   coatOf(painting, coat.id);
   requirePassages(painting, coat.passageIds);
   return changed(painting, making, {
     coats: painting.coats.map((c) => (c.id === coat.id ? coat : c)),
     events: correctRecord
       ? painting.events.map((e) =>
-          e.kind === 'laid' && e.coatId === coat.id ? { ...e, recipe: coat.recipe, name: coat.name, role: coat.role } : e,
+          e.kind === 'laid' && e.coatId === coat.id
+            ? { ...e, recipe: coat.recipe, name: coat.name, role: coat.role }
+            : e,
         )
       : painting.events,
   });
 }
 
 /** Add a coat; after another one, or last. */
-export function addCoat(painting: Painting, coat: Coat, afterId: string | null, making: Pick<Making, 'now'>): Painting {
+export function addCoat(
+  painting: Painting,
+  coat: Coat,
+  afterId: string | null,
+  making: Pick<Making, 'now'>,
+): Painting {
   requirePassages(painting, coat.passageIds);
-  const place = afterId === null ? painting.coats.length : painting.coats.findIndex((c) => c.id === afterId) + 1;
+  const place =
+    afterId === null
+      ? painting.coats.length
+      : painting.coats.findIndex((c) => c.id === afterId) + 1;
   return changed(painting, making, {
     coats: [...painting.coats.slice(0, place), coat, ...painting.coats.slice(place)],
   });
 }
 
 /** Take a coat out of the plan. What was laid of it stays. */
-export function removeCoat(painting: Painting, coatId: string, making: Pick<Making, 'now'>): Painting {
+export function removeCoat(
+  painting: Painting,
+  coatId: string,
+  making: Pick<Making, 'now'>,
+): Painting {
   coatOf(painting, coatId);
   return changed(painting, making, { coats: painting.coats.filter((c) => c.id !== coatId) });
 }
 
 /** Move a coat one place down (-1) or up (+1) among the coats that share a passage with it. */
-export function moveCoat(painting: Painting, coatId: string, by: -1 | 1, making: Pick<Making, 'now'>): Painting {
+export function moveCoat(
+  painting: Painting,
+  coatId: string,
+  by: -1 | 1,
+  making: Pick<Making, 'now'>,
+): Painting {
   const coat = coatOf(painting, coatId);
   const from = painting.coats.indexOf(coat);
   const related = (c: Coat) => c.passageIds.some((id) => coat.passageIds.includes(id));
@@ -273,8 +410,11 @@ export function moveCoat(painting: Painting, coatId: string, by: -1 | 1, making:
   return changed(painting, making, { coats: [...rest.slice(0, to), coat, ...rest.slice(to)] });
 }
 
-export const followSchool = (painting: Painting, school: SchoolKey, making: Pick<Making, 'now'>): Painting =>
-  changed(painting, making, { school });
+export const followSchool = (
+  painting: Painting,
+  school: SchoolKey,
+  making: Pick<Making, 'now'>,
+): Painting => changed(painting, making, { school });
 
 export interface Particulars {
   title: string;
@@ -283,5 +423,8 @@ export interface Particulars {
 }
 
 /** Change title, names and shares of the passages, and which of them touch. The caller validates. */
-export const changeParticulars = (painting: Painting, particulars: Particulars, making: Pick<Making, 'now'>): Painting =>
-  changed(painting, making, particulars);
+export const changeParticulars = (
+  painting: Painting,
+  particulars: Particulars,
+  making: Pick<Making, 'now'>,
+): Painting => changed(painting, making, particulars);

@@ -61,4 +61,12 @@ export {
   type Spot,
   type Support,
 } from './schema';
-export { isLaid, laidEvents, plannedCoats, siteKey, sitesOf, unlaidPassages, type Site } from './sites';
+export {
+  isLaid,
+  laidEvents,
+  plannedCoats,
+  siteKey,
+  sitesOf,
+  unlaidPassages,
+  type Site,
+} from './sites';

@@ -19,7 +19,9 @@ function mergeList<T extends Keyed>(base: T[], mine: T[], theirs: T[]): T[] {
     if (old && !other) return same(item, old) ? [] : [item];
     return [other && same(item, old) ? other : item];
   });
-  const added = theirs.filter((x) => !inMine.has(x.id) && (!inBase.has(x.id) || !same(x, inBase.get(x.id))));
+  const added = theirs.filter(
+    (x) => !inMine.has(x.id) && (!inBase.has(x.id) || !same(x, inBase.get(x.id))),
+  );
   return [...kept, ...added];
 }
 

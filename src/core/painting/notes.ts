@@ -4,7 +4,9 @@ import type { Ground } from './schema';
 export function groundNotes(ground: Ground): string[] {
   switch (ground.kind) {
     case 'acrylic-gesso':
-      return ['Acrylic gesso: leave it a day before oil, three in damp air or after several coats. Wear a dust mask to sand.'];
+      return [
+        'Acrylic gesso: leave it a day before oil, three in damp air or after several coats. Wear a dust mask to sand.',
+      ];
     case 'oil-ground':
       return ['Oil ground: four weeks at least before the first coat. No acrylic on it, ever.'];
     case 'old-painting':

@@ -46,7 +46,11 @@ const mergedName = (lower: Film, name: string, role: CoatRole): Pick<Film, 'name
   return { name: `${lower.name} + ${name.charAt(0).toLowerCase()}${name.slice(1)}`, role };
 };
 
-function surfaceFor(films: Film[], ground: AbsorbingSurface, film: Constituents): AbsorbingSurface | null {
+function surfaceFor(
+  films: Film[],
+  ground: AbsorbingSurface,
+  film: Constituents,
+): AbsorbingSurface | null {
   const below = films.at(-1);
   if (!below) return ground;
   // Acrylic paint is a ground to the first oil on it.
@@ -66,13 +70,16 @@ interface Laying {
 /** Put a coat on a stack: as a film of its own, or into the top film, which then starts again. */
 function lay(handbook: Handbook, films: Film[], ground: AbsorbingSurface, laying: Laying): Film[] {
   const top = films.at(-1);
-  const merges = laying.intoWet && top !== undefined && isAcrylic(top.asLaid) === isAcrylic(laying.film);
+  const merges =
+    laying.intoWet && top !== undefined && isAcrylic(top.asLaid) === isAcrylic(laying.film);
   const rest = merges ? films.slice(0, -1) : films;
   const asLaid = merges ? addConstituents(top.asLaid, laying.film) : laying.film;
   const surface = merges ? top.surface : surfaceFor(films, ground, laying.film);
   const film: Film = {
     key: merges ? top.key : laying.key,
-    ...(merges ? mergedName(top, laying.name, laying.role) : { name: laying.name, role: laying.role }),
+    ...(merges
+      ? mergedName(top, laying.name, laying.role)
+      : { name: laying.name, role: laying.role }),
     coatIds: merges ? [...top.coatIds, laying.coatId] : [laying.coatId],
     planned: laying.laidAtMs === null,
     laidAtMs: laying.laidAtMs,

@@ -8,7 +8,9 @@ import { SCHOOL_KEYS } from '../schools';
 export const PAINTING_SCHEMA_VERSION = 1;
 
 const id = z.string().min(1).max(80);
-const timestamp = z.iso.datetime({ error: 'Must be a date and time such as 2026-02-17T10:15:00.000Z.' });
+const timestamp = z.iso.datetime({
+  error: 'Must be a date and time such as 2026-02-17T10:15:00.000Z.',
+});
 
 const SIDE_MIN_MM = 20;
 const SIDE_MAX_MM = 20000;
@@ -18,7 +20,11 @@ const side = z
   .max(SIDE_MAX_MM, { error: 'A side must be at most 20 m.' });
 
 export const SUPPORT_KINDS = ['canvas', 'linen', 'wood-panel', 'fibreboard-panel'] as const;
-export const supportSchema = z.object({ kind: z.enum(SUPPORT_KINDS), widthMm: side, heightMm: side });
+export const supportSchema = z.object({
+  kind: z.enum(SUPPORT_KINDS),
+  widthMm: side,
+  heightMm: side,
+});
 
 export const groundSchema = z.discriminatedUnion(
   'kind',
@@ -34,7 +40,10 @@ export const groundSchema = z.discriminatedUnion(
     z.object({ kind: z.literal('oil-ground'), laidAt: timestamp }),
     z.object({ kind: z.literal('old-painting'), paintedAt: timestamp }),
   ],
-  { error: 'The ground must be acrylic gesso, an oil ground or an old painting. Bare support is refused: oil rots the fibres of canvas and sinks into wood.' },
+  {
+    error:
+      'The ground must be acrylic gesso, an oil ground or an old painting. Bare support is refused: oil rots the fibres of canvas and sinks into wood.',
+  },
 );
 
 const share = z
@@ -42,13 +51,26 @@ const share = z
   .positive({ error: 'The share must be above 0 %.' })
   .max(1, { error: 'The share cannot be over 100 %.' });
 
-const name = z.string().trim().min(1, { error: 'Needs a name.' }).max(60, { error: 'At most 60 letters.' });
+const name = z
+  .string()
+  .trim()
+  .min(1, { error: 'Needs a name.' })
+  .max(60, { error: 'At most 60 letters.' });
 
 export const passageSchema = z.object({ id, name, share });
 
 export const spotSchema = z.object({ name, share });
 
-export const COAT_ROLES = ['tone', 'underpainting', 'block-in', 'overpainting', 'detail', 'glaze', 'scumble', 'oiling-out'] as const;
+export const COAT_ROLES = [
+  'tone',
+  'underpainting',
+  'block-in',
+  'overpainting',
+  'detail',
+  'glaze',
+  'scumble',
+  'oiling-out',
+] as const;
 export const ONTO = ['touch-dry', 'through-dry', 'wet'] as const;
 
 export const coatSchema = z.object({
@@ -104,7 +126,11 @@ export const paintingSchema = z
     revision: z.number().int().min(0),
     createdAt: timestamp,
     updatedAt: timestamp,
-    title: z.string().trim().min(1, { error: 'Needs a title.' }).max(120, { error: 'At most 120 letters.' }),
+    title: z
+      .string()
+      .trim()
+      .min(1, { error: 'Needs a title.' })
+      .max(120, { error: 'At most 120 letters.' }),
     support: supportSchema,
     ground: groundSchema,
     method: z.enum(METHOD_KEYS),
@@ -119,7 +145,8 @@ export const paintingSchema = z
     events: z.array(eventSchema).max(5000),
   })
   .superRefine((painting, ctx) => {
-    const issue = (path: (string | number)[], message: string) => ctx.addIssue({ code: 'custom', path, message });
+    const issue = (path: (string | number)[], message: string) =>
+      ctx.addIssue({ code: 'custom', path, message });
     const passages = new Set(painting.passages.map((p) => p.id));
     const total = painting.passages.reduce((s, p) => s + p.share, 0);
     if (Math.abs(total - 1) > SHARE_SUM_TOLERANCE) {
@@ -127,26 +154,38 @@ export const paintingSchema = z
     }
     const names = painting.passages.map((p) => p.name.toLowerCase());
     names.forEach((n, i) => {
-      if (names.indexOf(n) !== i) issue(['passages', i, 'name'], `Two passages are called "${n}". Give one another name.`);
+      if (names.indexOf(n) !== i)
+        issue(['passages', i, 'name'], `Two passages are called "${n}". Give one another name.`);
     });
     const unknown = (ids: string[]) => ids.find((x) => !passages.has(x));
-    if (passages.size !== painting.passages.length) issue(['passages'], 'Two passages have the same id.');
+    if (passages.size !== painting.passages.length)
+      issue(['passages'], 'Two passages have the same id.');
     painting.touches.forEach((pair, i) => {
-      if (unknown(pair)) issue(['touches', i], `Names the passage "${unknown(pair)}", which the painting does not have.`);
+      if (unknown(pair))
+        issue(
+          ['touches', i],
+          `Names the passage "${unknown(pair)}", which the painting does not have.`,
+        );
     });
     const coatIds = new Set<string>();
     painting.coats.forEach((coat, i) => {
       if (coatIds.has(coat.id)) issue(['coats', i, 'id'], `Two coats have the id "${coat.id}".`);
       coatIds.add(coat.id);
       const missing = unknown(coat.passageIds);
-      if (missing) issue(['coats', i, 'passageIds'], `Names the passage "${missing}", which the painting does not have.`);
+      if (missing)
+        issue(
+          ['coats', i, 'passageIds'],
+          `Names the passage "${missing}", which the painting does not have.`,
+        );
     });
     const eventIds = new Set<string>();
     painting.events.forEach((event, i) => {
-      if (eventIds.has(event.id)) issue(['events', i, 'id'], `Two entries have the id "${event.id}".`);
+      if (eventIds.has(event.id))
+        issue(['events', i, 'id'], `Two entries have the id "${event.id}".`);
       eventIds.add(event.id);
       const missing = unknown(event.kind === 'laid' ? event.passageIds : [event.passageId]);
-      if (missing) issue(['events', i], `Names the passage "${missing}", which the painting does not have.`);
+      if (missing)
+        issue(['events', i], `Names the passage "${missing}", which the painting does not have.`);
     });
   });
 

@@ -14,7 +14,9 @@ export const sameSpot = (a: string | null, b: string | null): boolean =>
   a === b || (a !== null && b !== null && a.trim().toLowerCase() === b.trim().toLowerCase());
 
 export const siteKey = (site: Pick<Site, 'passageId' | 'spotName'>): string =>
-  site.spotName === null ? site.passageId : `${site.passageId}/${site.spotName.trim().toLowerCase()}`;
+  site.spotName === null
+    ? site.passageId
+    : `${site.passageId}/${site.spotName.trim().toLowerCase()}`;
 
 /** Events in the order they happened; entries of one moment keep the order they were made in. */
 export function inTimeOrder(events: PaintingEvent[]): PaintingEvent[] {
@@ -35,7 +37,9 @@ export const unlaidPassages = (painting: Painting, coat: Coat): string[] =>
 
 /** The coats still to be laid on a passage, in the order of the plan. */
 export const plannedCoats = (painting: Painting, passageId: string): Coat[] =>
-  painting.coats.filter((coat) => coat.passageIds.includes(passageId) && !isLaid(painting, coat, passageId));
+  painting.coats.filter(
+    (coat) => coat.passageIds.includes(passageId) && !isLaid(painting, coat, passageId),
+  );
 
 /** The passage and every spot that was laid, or is planned, on it. */
 export function sitesOf(painting: Painting, passageId: string): Site[] {

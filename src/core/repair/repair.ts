@@ -2,10 +2,11 @@ import { INGREDIENTS, type IngredientKey } from '@/data/ingredients';
 import { assessPainting, verdictOf, type AssessOptions, type Layer } from '../painting/assess';
 import type { Coat, Painting } from '../painting/schema';
 import type { MediumPart, Recipe } from '../film';
-import { SCHOOL_KEYS, type SchoolKey } from '../schools';
+import { SCHOOL_KEYS, type ReasonCode, type SchoolKey } from '../schools';
 import { roundUpParts, smallestPassing } from './solve';
 
-export type RepairKind = 'add-oil' | 'more-medium' | 'leaner-below' | 'wait-through-dry' | 'thicker';
+export type RepairKind =
+  'add-oil' | 'more-medium' | 'leaner-below' | 'wait-through-dry' | 'thicker';
 
 /** A change that makes a coat pass its school, with what it costs. */
 export interface Repair {
@@ -37,6 +38,8 @@ export interface RepairRequest {
 interface Trial {
   layers: Layer[];
   passes: boolean;
+  /** The coat falls short of the one below: what adding oil or medium can mend, and once mended stays so. */
+  short: boolean;
   sound: boolean;
 }
 
@@ -58,7 +61,9 @@ const withCoat = (painting: Painting, coat: Coat): Painting => ({
 /** Every planned layer that holds this coat, over all passages and spots. */
 function layersOf(painting: Painting, coatId: string, options: AssessOptions): Layer[] {
   return assessPainting(painting, options).passages.flatMap(({ base, spots }) =>
-    [base, ...spots].flatMap(({ layers }) => layers.filter((l) => l.planned && l.film.coatIds.includes(coatId))),
+    [base, ...spots].flatMap(({ layers }) =>
+      layers.filter((l) => l.planned && l.film.coatIds.includes(coatId)),
+    ),
   );
 }
 
@@ -67,11 +72,20 @@ const passes = (layer: Layer, school: SchoolKey): boolean => {
   return verdict === undefined || verdict === 'ok' || verdict === 'not-applicable';
 };
 
+const SHORT = new Set<ReasonCode>([
+  'falls',
+  'equal-more-solvent',
+  'within-uncertainty',
+  'underbound',
+  'lean-stain',
+]);
+
 function trial(request: RepairRequest, changed: Coat, options: AssessOptions): Trial {
   const layers = layersOf(withCoat(request.painting, changed), request.coatId, options);
   return {
     layers,
     passes: layers.every((l) => passes(l, request.school)),
+    short: layers.some((l) => SHORT.has(verdictOf(l, request.school)?.reason ?? 'rises')),
     sound: layers.every((l) => soundFilm(l, options)),
   };
 }
@@ -97,7 +111,10 @@ export function withMoreOf(recipe: Recipe, ingredient: IngredientKey, parts: num
   const x = parts * volumeOfPart(recipe);
   return {
     ...recipe,
-    medium: recipe.mediumShare > 0 ? addPart(recipe.medium, ingredient, parts) : [{ ingredient, parts: 1 }],
+    medium:
+      recipe.mediumShare > 0
+        ? addPart(recipe.medium, ingredient, parts)
+        : [{ ingredient, parts: 1 }],
     mediumShare: (recipe.mediumShare + x) / (1 + x),
   };
 }
@@ -109,7 +126,13 @@ function oilToAdd(recipe: Recipe): IngredientKey {
   return most?.ingredient ?? 'stand-oil';
 }
 
-function describe(request: RepairRequest, before: Layer, kind: RepairKind, changed: Coat, options: AssessOptions): Repair | null {
+function describe(
+  request: RepairRequest,
+  before: Layer,
+  kind: RepairKind,
+  changed: Coat,
+  options: AssessOptions,
+): Repair | null {
   const { layers, passes: mended, sound } = trial(request, changed, options);
   const after = layers[0];
   if (!after || !mended || !sound) return null;
@@ -128,30 +151,47 @@ function describe(request: RepairRequest, before: Layer, kind: RepairKind, chang
   };
 }
 
-/** Waiting changes no paint; then the smallest addition; what touches other coats comes last. */
-const RANK: Record<RepairKind, number> = {
-  'wait-through-dry': 0,
-  'add-oil': 1,
-  'more-medium': 1,
-  thicker: 2,
-  'leaner-below': 3,
+/**
+ * What a repair weighs when they are put in order: ml added per 10 ml of paint. Waiting, which only earns
+ * a note, stands behind small additions and before large ones; what touches other coats comes last. Judgement.
+ */
+const WAIT_WEIGHS_ML = 1.5;
+const weight = (repair: Repair): number => {
+  if (repair.kind === 'wait-through-dry') return WAIT_WEIGHS_ML;
+  if (repair.kind === 'leaner-below') return Infinity;
+  return repair.mlPer10MlPaint ?? 0;
 };
 
 const MAX_ADDED_PARTS_VOLUME = 4;
 /** Medium added, ml per 10 ml of tube paint, when the share goes from m to m'. */
 const addedPer10Ml = (before: Recipe, after: Recipe): number =>
-  10 * (after.mediumShare / (1 - after.mediumShare) - before.mediumShare / (1 - before.mediumShare));
+  10 *
+  (after.mediumShare / (1 - after.mediumShare) - before.mediumShare / (1 - before.mediumShare));
 
-function addOil(request: RepairRequest, coat: Coat, before: Layer, options: AssessOptions): Repair | null {
+function addOil(
+  request: RepairRequest,
+  coat: Coat,
+  before: Layer,
+  options: AssessOptions,
+): Repair | null {
   const { recipe } = coat;
   if (recipe.mix.length === 0) return null;
   const ingredient = oilToAdd(recipe);
   const part = volumeOfPart(recipe);
-  const attempt = (parts: number): Coat => ({ ...coat, recipe: withMoreOf(recipe, ingredient, parts) });
+  const attempt = (parts: number): Coat => ({
+    ...coat,
+    recipe: withMoreOf(recipe, ingredient, parts),
+  });
   // Sound first: the more oil, the less sound, so look only below the first unsound amount.
-  const unsound = smallestPassing(MAX_ADDED_PARTS_VOLUME / part, (p) => !trial(request, attempt(p), options).sound);
+  const unsound = smallestPassing(
+    MAX_ADDED_PARTS_VOLUME / part,
+    (p) => !trial(request, attempt(p), options).sound,
+  );
   const most = unsound ?? MAX_ADDED_PARTS_VOLUME / part;
-  const exact = smallestPassing(most * (1 - 1e-9), (p) => trial(request, attempt(p), options).passes);
+  const exact = smallestPassing(
+    most * (1 - 1e-9),
+    (p) => !trial(request, attempt(p), options).short,
+  );
   if (exact === null) return null;
   const rounded = roundUpParts(exact);
   const parts = describe(request, before, 'add-oil', attempt(rounded), options) ? rounded : exact;
@@ -171,13 +211,25 @@ const SHARE_STEP = 0.01;
 const roundUpShare = (m: number): number => Math.ceil(m / SHARE_STEP - 1e-9) * SHARE_STEP;
 const roundDownShare = (m: number): number => Math.floor(m / SHARE_STEP + 1e-9) * SHARE_STEP;
 
-function moreMedium(request: RepairRequest, coat: Coat, before: Layer, options: AssessOptions): Repair | null {
+function moreMedium(
+  request: RepairRequest,
+  coat: Coat,
+  before: Layer,
+  options: AssessOptions,
+): Repair | null {
   const { recipe } = coat;
-  if (recipe.mix.length === 0 || recipe.medium.length === 0 || recipe.mediumShare >= 0.9) return null;
+  if (recipe.mix.length === 0 || recipe.medium.length === 0 || recipe.mediumShare >= 0.9)
+    return null;
   const attempt = (m: number): Coat => ({ ...coat, recipe: { ...recipe, mediumShare: m } });
   const room = 0.9 - recipe.mediumShare;
-  const unsound = smallestPassing(room, (x) => !trial(request, attempt(recipe.mediumShare + x), options).sound);
-  const x = smallestPassing(unsound === null ? room : unsound * (1 - 1e-9), (y) => trial(request, attempt(recipe.mediumShare + y), options).passes);
+  const unsound = smallestPassing(
+    room,
+    (x) => !trial(request, attempt(recipe.mediumShare + x), options).sound,
+  );
+  const x = smallestPassing(
+    unsound === null ? room : unsound * (1 - 1e-9),
+    (y) => !trial(request, attempt(recipe.mediumShare + y), options).short,
+  );
   if (x === null) return null;
   const exact = recipe.mediumShare + x;
   const repair =
@@ -197,7 +249,10 @@ function leanerBelow(request: RepairRequest, before: Layer, options: AssessOptio
     const mediumShare = Math.max(0, lower.recipe.mediumShare - less);
     return { ...lower, recipe: { ...lower.recipe, mediumShare } };
   };
-  const less = smallestPassing(lower.recipe.mediumShare, (x) => trial(request, attempt(x), options).passes);
+  const less = smallestPassing(
+    lower.recipe.mediumShare,
+    (x) => trial(request, attempt(x), options).passes,
+  );
   if (less === null) return null;
   const share = roundDownShare(lower.recipe.mediumShare - less);
   const changed = attempt(lower.recipe.mediumShare - share);
@@ -206,12 +261,18 @@ function leanerBelow(request: RepairRequest, before: Layer, options: AssessOptio
 }
 
 /** Over a thin lean stain, waiting until that is through-dry turns a refusal into a note. */
-function waitThroughDry(request: RepairRequest, coat: Coat, before: Layer, options: AssessOptions): Repair | null {
+function waitThroughDry(
+  request: RepairRequest,
+  coat: Coat,
+  before: Layer,
+  options: AssessOptions,
+): Repair | null {
   if (coat.onto === 'through-dry') return null;
   const changed: Coat = { ...coat, onto: 'through-dry' };
   const { layers } = trial(request, changed, options);
   const verdicts = layers.map((l) => verdictOf(l, request.school)?.verdict ?? 'ok');
-  if (!layers[0] || !verdicts.every((v) => v === 'ok' || v === 'note' || v === 'not-applicable')) return null;
+  if (!layers[0] || !verdicts.every((v) => v === 'ok' || v === 'note' || v === 'not-applicable'))
+    return null;
   return {
     kind: 'wait-through-dry',
     coatId: coat.id,
@@ -224,16 +285,26 @@ function waitThroughDry(request: RepairRequest, coat: Coat, before: Layer, optio
     touchDryDaysBefore: before.times.touch.median,
     touchDryDaysAfter: layers[0].times.touch.median,
     satisfies: SCHOOL_KEYS.filter((s) =>
-      layers.every((l) => ['ok', 'note', 'not-applicable'].includes(verdictOf(l, s)?.verdict ?? 'ok')),
+      layers.every((l) =>
+        ['ok', 'note', 'not-applicable'].includes(verdictOf(l, s)?.verdict ?? 'ok'),
+      ),
     ),
   };
 }
 
 const THICKEST_UM = 500;
 
-function thicker(request: RepairRequest, coat: Coat, before: Layer, options: AssessOptions): Repair | null {
+function thicker(
+  request: RepairRequest,
+  coat: Coat,
+  before: Layer,
+  options: AssessOptions,
+): Repair | null {
   if (request.school !== 'thick-over-thin') return null;
-  const attempt = (extra: number): Coat => ({ ...coat, recipe: { ...coat.recipe, thicknessUm: coat.recipe.thicknessUm + extra } });
+  const attempt = (extra: number): Coat => ({
+    ...coat,
+    recipe: { ...coat.recipe, thicknessUm: coat.recipe.thicknessUm + extra },
+  });
   const extra = smallestPassing(THICKEST_UM, (x) => trial(request, attempt(x), options).passes);
   if (extra === null) return null;
   return describe(request, before, 'thicker', attempt(Math.ceil(extra)), options);
@@ -261,7 +332,5 @@ export function repairsFor(request: RepairRequest, options: AssessOptions): Repa
     thicker(request, coat, before, options),
     leanerBelow(request, before, options),
   ].filter((r): r is Repair => r !== null);
-  return found.sort(
-    (a, b) => RANK[a.kind] - RANK[b.kind] || (a.mlPer10MlPaint ?? 0) - (b.mlPer10MlPaint ?? 0),
-  );
+  return found.sort((a, b) => (weight(a) === weight(b) ? 0 : weight(a) - weight(b)));
 }

@@ -12,11 +12,15 @@ const WORDS: [number, string][] = [
 ];
 
 const amount = (parts: number): string =>
-  WORDS.find(([value]) => Math.abs(value - parts) < 1e-6)?.[1] ?? `${Number(parts.toFixed(2))} parts`;
+  WORDS.find(([value]) => Math.abs(value - parts) < 1e-6)?.[1] ??
+  `${Number(parts.toFixed(2))} parts`;
 
 /** What to do, as one sentence: "Half a part more stand oil brings it to 77 %." */
 export function repairSentence(repair: Repair, school: SchoolKey): string {
-  const figure = repair.figureAfter === null ? '' : ` brings it to ${SCHOOLS[school].format(repair.figureAfter)}`;
+  const figure =
+    repair.figureAfter === null
+      ? ''
+      : ` brings it to ${SCHOOLS[school].format(repair.figureAfter)}`;
   const share = `${Math.round(repair.changed.recipe.mediumShare * 100)} %`;
   switch (repair.kind) {
     case 'add-oil': {
@@ -40,7 +44,9 @@ export function repairAction(repair: Repair, school: SchoolKey): string {
   switch (repair.kind) {
     case 'add-oil':
     case 'more-medium':
-      return repair.figureAfter === null ? 'Fatten it' : `Fatten it to ${SCHOOLS[school].format(repair.figureAfter)}`;
+      return repair.figureAfter === null
+        ? 'Fatten it'
+        : `Fatten it to ${SCHOOLS[school].format(repair.figureAfter)}`;
     case 'leaner-below':
       return 'Thin the coat below';
     case 'wait-through-dry':

@@ -23,10 +23,12 @@ function compare({ lower, upper }: KnownPair, cautionFall: number): Judgement {
 export const addedOil: School = {
   key: 'added-oil',
   name: 'Added oil',
-  statement: 'Each coat has more oil, varnish or alkyd put to its paint than the coat below; what is in the tube does not count.',
+  statement:
+    'Each coat has more oil, varnish or alkyd put to its paint than the coat below; what is in the tube does not count.',
   measureName: 'added oil per paint',
   format: (value) => value.toFixed(2),
-  source: 'teaching handbooks: Mayer, The Artist\'s Handbook; Doerner, The Materials of the Artist; from memory',
+  source:
+    "teaching handbooks: Mayer, The Artist's Handbook; Doerner, The Materials of the Artist; from memory",
   measure: (film) => film.composition.addedOilRatio,
   judge: (pair, constants, handbook) =>
     overStain(pair, compare(pair, constants.addedOilCautionFall), handbook),

@@ -8,7 +8,8 @@ const reduced = (film: KnownFilm): number => film.composition.reducedPvc ?? 0;
 export const binderExcess: School = {
   key: 'binder-excess',
   name: 'Spare binder',
-  statement: 'Each film has at least as much binder beyond what its pigments need as the film below.',
+  statement:
+    'Each film has at least as much binder beyond what its pigments need as the film below.',
   measureName: 'binder beyond need',
   format: (value) => `${Math.round(value * 100)} %`,
   source: 'coatings science: reduced PVC, Bierwagen & Hay, Prog. Org. Coat. 3 (1975); from memory',
@@ -20,7 +21,14 @@ export const binderExcess: School = {
     const compared: Judgement =
       rise <= constants.binderExcessOk + ROUNDING
         ? { verdict: 'ok', reason: 'rises' }
-        : { verdict: rise <= constants.binderExcessCaution + ROUNDING ? 'caution' : 'fail', reason: 'falls' };
-    return overStain(pair, withinUncertainty(pair, compared, rise, constants.binderExcessUndecided, handbook), handbook);
+        : {
+            verdict: rise <= constants.binderExcessCaution + ROUNDING ? 'caution' : 'fail',
+            reason: 'falls',
+          };
+    return overStain(
+      pair,
+      withinUncertainty(pair, compared, rise, constants.binderExcessUndecided, handbook),
+      handbook,
+    );
   },
 };

@@ -7,14 +7,16 @@ const hasAlkyd = (film: KnownFilm): boolean => film.composition.alkydOfBinder > 
 export const constantAlkyd: School = {
   key: 'constant-alkyd',
   name: 'Constant alkyd',
-  statement: 'Every coat has the same share of alkyd medium, a quarter at most, on a touch-dry coat; alkyd never goes on plain oil that is not dry through.',
+  statement:
+    'Every coat has the same share of alkyd medium, a quarter at most, on a touch-dry coat; alkyd never goes on plain oil that is not dry through.',
   measureName: 'alkyd medium, share',
   format: percent,
   source: 'common practice with fast alkyd mediums, no source',
   measure: (film) => film.composition.alkydMediumShare,
   judge(pair: KnownPair, constants, handbook) {
     const { lower, upper } = pair;
-    if (!hasAlkyd(lower) && !hasAlkyd(upper)) return { verdict: 'not-applicable', reason: 'no-alkyd' };
+    if (!hasAlkyd(lower) && !hasAlkyd(upper))
+      return { verdict: 'not-applicable', reason: 'no-alkyd' };
     if (hasAlkyd(upper) && !hasAlkyd(lower) && !pair.lowerThroughDry) {
       return { verdict: 'fail', reason: 'alkyd-over-undry-oil' };
     }
@@ -24,11 +26,17 @@ export const constantAlkyd: School = {
       return { verdict: 'fail', reason: 'falls' };
     }
     const largest = Math.max(m, lower.composition.alkydMediumShare);
-    if (largest <= constants.mediumShareCaution + ROUNDING) return { verdict: 'ok', reason: 'rises' };
-    const over = [lower, upper].filter((f) => f.composition.alkydMediumShare > constants.mediumShareCaution + ROUNDING);
+    if (largest <= constants.mediumShareCaution + ROUNDING)
+      return { verdict: 'ok', reason: 'rises' };
+    const over = [lower, upper].filter(
+      (f) => f.composition.alkydMediumShare > constants.mediumShareCaution + ROUNDING,
+    );
     if (handbook.revised && over.every((f) => f.thicknessUm <= constants.thinGlazeUm)) {
       return { verdict: 'note', reason: 'thin-glaze-over-cap' };
     }
-    return { verdict: largest <= constants.mediumShareMax + ROUNDING ? 'caution' : 'fail', reason: 'over-cap' };
+    return {
+      verdict: largest <= constants.mediumShareMax + ROUNDING ? 'caution' : 'fail',
+      reason: 'over-cap',
+    };
   },
 };

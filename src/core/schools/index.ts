@@ -1,5 +1,15 @@
 export { isThinCouch, judgeByAll, judgePair, measureOf } from './judge';
 export { filmLimits, type FilmLimit } from './limits';
 export { SCHOOLS } from './schools';
-export { SCHOOL_KEYS, VERDICTS, type FilmPair, type JudgedFilm, type ReasonCode, type School, type SchoolKey, type SchoolVerdict, type Verdict } from './types';
+export {
+  SCHOOL_KEYS,
+  VERDICTS,
+  type FilmPair,
+  type JudgedFilm,
+  type ReasonCode,
+  type School,
+  type SchoolKey,
+  type SchoolVerdict,
+  type Verdict,
+} from './types';
 export { figuresSentence, limitSentence, verdictSentence } from './wording';

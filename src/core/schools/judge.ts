@@ -1,8 +1,17 @@
 import type { Handbook } from '../handbook';
 import { SCHOOLS } from './schools';
-import { SCHOOL_KEYS, type FilmPair, type JudgedFilm, type KnownFilm, type KnownPair, type SchoolKey, type SchoolVerdict } from './types';
+import {
+  SCHOOL_KEYS,
+  type FilmPair,
+  type JudgedFilm,
+  type KnownFilm,
+  type KnownPair,
+  type SchoolKey,
+  type SchoolVerdict,
+} from './types';
 
-const isKnown = (film: JudgedFilm): film is KnownFilm => film.composition !== null && film.times !== null;
+const isKnown = (film: JudgedFilm): film is KnownFilm =>
+  film.composition !== null && film.times !== null;
 
 /** Medium alone, wiped so thin that it carries no stiffness of its own. */
 export const isThinCouch = (film: JudgedFilm, handbook: Handbook): boolean =>
@@ -21,7 +30,11 @@ export const measureOf = (school: SchoolKey, film: JudgedFilm): number | null =>
  * (no adhesion: common knowledge of conservators, from memory, high); a film of unknown oil cannot be judged.
  */
 export function judgePair(handbook: Handbook, school: SchoolKey, pair: FilmPair): SchoolVerdict {
-  const figures = { school, lower: measureOf(school, pair.lower), upper: measureOf(school, pair.upper) };
+  const figures = {
+    school,
+    lower: measureOf(school, pair.lower),
+    upper: measureOf(school, pair.upper),
+  };
   if (pair.upper.acrylic) {
     return pair.lower.acrylic
       ? { ...figures, verdict: 'not-applicable', reason: 'acrylic-below' }

@@ -3,7 +3,13 @@ import type { JudgedFilm, Verdict } from './types';
 
 /** What can be said of a single film, whatever lies below. */
 export interface FilmLimit {
-  code: 'underbound' | 'nearly-underbound' | 'medium-over-quarter' | 'medium-over-third' | 'mostly-medium-glaze' | 'rich-film';
+  code:
+    | 'underbound'
+    | 'nearly-underbound'
+    | 'medium-over-quarter'
+    | 'medium-over-third'
+    | 'mostly-medium-glaze'
+    | 'rich-film';
   verdict: Verdict;
   /** The figure the limit is about: reduced PVC, or share of medium. */
   value: number;
@@ -16,8 +22,10 @@ function mediumLimit(film: JudgedFilm, handbook: Handbook): FilmLimit | null {
   const ROUNDING = 1e-9;
   // Medium alone (a couch) is no paint that a cap could protect.
   if (m >= 1 || m <= c.mediumShareCaution + ROUNDING) return null;
-  if (film.thicknessUm <= c.thinGlazeUm) return { code: 'mostly-medium-glaze', verdict: 'note', value: m };
-  if (m <= c.mediumShareMax + ROUNDING) return { code: 'medium-over-quarter', verdict: 'caution', value: m };
+  if (film.thicknessUm <= c.thinGlazeUm)
+    return { code: 'mostly-medium-glaze', verdict: 'note', value: m };
+  if (m <= c.mediumShareMax + ROUNDING)
+    return { code: 'medium-over-quarter', verdict: 'caution', value: m };
   const alkyd = (film.composition?.alkydMediumShare ?? 0) > 0;
   return { code: 'medium-over-third', verdict: alkyd ? 'fail' : 'caution', value: m };
 }
@@ -28,7 +36,8 @@ export function filmLimits(handbook: Handbook, film: JudgedFilm): FilmLimit[] {
   const c = handbook.constants;
   const limits: FilmLimit[] = [];
   const reduced = film.composition.reducedPvc;
-  if (reduced !== null && reduced >= c.reducedPvcFail) limits.push({ code: 'underbound', verdict: 'fail', value: reduced });
+  if (reduced !== null && reduced >= c.reducedPvcFail)
+    limits.push({ code: 'underbound', verdict: 'fail', value: reduced });
   else if (reduced !== null && reduced >= c.reducedPvcCaution) {
     limits.push({ code: 'nearly-underbound', verdict: 'caution', value: reduced });
   }

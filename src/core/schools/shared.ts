@@ -15,7 +15,8 @@ export function sameTubes(a: KnownFilm, b: KnownFilm): boolean {
   const keys = new Set([...Object.keys(a.tubes), ...Object.keys(b.tubes)]);
   return [...keys].every(
     (key) =>
-      Math.abs((a.tubes[key] ?? 0) / (totalA || 1) - (b.tubes[key] ?? 0) / (totalB || 1)) < SHARE_TOLERANCE,
+      Math.abs((a.tubes[key] ?? 0) / (totalA || 1) - (b.tubes[key] ?? 0) / (totalB || 1)) <
+      SHARE_TOLERANCE,
   );
 }
 
@@ -26,7 +27,9 @@ export function underbound({ upper }: KnownPair, handbook: Handbook): Judgement 
   const { reducedPvcFail, reducedPvcCaution } = handbook.constants;
   const fails = handbook.revised ? reduced >= reducedPvcFail : reduced > reducedPvcFail;
   if (fails) return { verdict: 'fail', reason: 'underbound' };
-  return handbook.revised && reduced >= reducedPvcCaution ? { verdict: 'caution', reason: 'underbound' } : null;
+  return handbook.revised && reduced >= reducedPvcCaution
+    ? { verdict: 'caution', reason: 'underbound' }
+    : null;
 }
 
 /**
@@ -46,7 +49,13 @@ export function overStain(pair: KnownPair, judgement: Judgement, handbook: Handb
 }
 
 /** Between different tubes a difference inside the uncertainty decides nothing. */
-export function withinUncertainty(pair: KnownPair, judgement: Judgement, delta: number, band: number, handbook: Handbook): Judgement {
+export function withinUncertainty(
+  pair: KnownPair,
+  judgement: Judgement,
+  delta: number,
+  band: number,
+  handbook: Handbook,
+): Judgement {
   const open =
     handbook.revised &&
     (judgement.verdict === 'caution' || judgement.verdict === 'fail') &&

@@ -6,7 +6,8 @@ export const slowOverFast: School = {
   statement: 'No coat dries much faster than the coat it lies on, unless that one is dry through.',
   measureName: 'touch-dry, days at 50 µm',
   format: (value) => `${value.toFixed(1)} d`,
-  source: 'drying-rate reading, used with lead white and umber underpaintings; thresholds judgement; from memory',
+  source:
+    'drying-rate reading, used with lead white and umber underpaintings; thresholds judgement; from memory',
   measure: (film) => film.times.intrinsicTouchDays,
   judge({ lower, upper, lowerThroughDry }, constants) {
     const q = upper.times.intrinsicTouchDays / lower.times.intrinsicTouchDays;

@@ -3,7 +3,8 @@ import type { School } from './types';
 export const thickOverThin: School = {
   key: 'thick-over-thin',
   name: 'Thick over thin',
-  statement: 'No coat is much thinner than the one below, unless that one is dry through; a thin fat glaze on touch-dry paint is let off.',
+  statement:
+    'No coat is much thinner than the one below, unless that one is dry through; a thin fat glaze on touch-dry paint is let off.',
   measureName: 'thickness, µm',
   format: (value) => `${Math.round(value)} µm`,
   source: 'teaching rule "thin before thick"; thresholds judgement; from memory',
@@ -18,6 +19,9 @@ export const thickOverThin: School = {
       upper.thicknessUm <= constants.thinGlazeUm &&
       upper.composition.fatness >= lower.composition.fatness;
     if (glaze) return { verdict: 'ok', reason: 'thin-fat-glaze' };
-    return { verdict: ratio >= constants.thickOverThinCaution ? 'caution' : 'fail', reason: 'falls' };
+    return {
+      verdict: ratio >= constants.thickOverThinCaution ? 'caution' : 'fail',
+      reason: 'falls',
+    };
   },
 };

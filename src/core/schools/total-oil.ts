@@ -7,7 +7,8 @@ const ROUNDING = 1e-9;
 export const totalOil: School = {
   key: 'total-oil',
   name: 'All the oil',
-  statement: 'Each dry film holds at least as much oil and resin by volume as the film below, the oil of the tubes included.',
+  statement:
+    'Each dry film holds at least as much oil and resin by volume as the film below, the oil of the tubes included.',
   measureName: 'fatness, % oil',
   format: percent,
   source: 'strict material reading of "fat"; thresholds are judgement; from memory',
@@ -17,8 +18,16 @@ export const totalOil: School = {
     const compared: Judgement =
       delta >= constants.totalOilOk - ROUNDING
         ? { verdict: 'ok', reason: 'rises' }
-        : { verdict: delta >= constants.totalOilCaution - ROUNDING ? 'caution' : 'fail', reason: 'falls' };
-    const judged = underbound(pair, handbook)?.verdict === 'fail' ? underbound(pair, handbook)! : compared;
-    return overStain(pair, withinUncertainty(pair, judged, delta, constants.totalOilUndecided, handbook), handbook);
+        : {
+            verdict: delta >= constants.totalOilCaution - ROUNDING ? 'caution' : 'fail',
+            reason: 'falls',
+          };
+    const judged =
+      underbound(pair, handbook)?.verdict === 'fail' ? underbound(pair, handbook)! : compared;
+    return overStain(
+      pair,
+      withinUncertainty(pair, judged, delta, constants.totalOilUndecided, handbook),
+      handbook,
+    );
   },
 };

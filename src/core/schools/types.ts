@@ -85,5 +85,9 @@ export interface School {
   source: string;
   /** Larger is always fatter (slower, thicker). Null where the school has no figure. */
   measure(film: KnownFilm): number | null;
-  judge(pair: KnownPair, constants: Constants, handbook: Handbook): { verdict: Verdict; reason: ReasonCode };
+  judge(
+    pair: KnownPair,
+    constants: Constants,
+    handbook: Handbook,
+  ): { verdict: Verdict; reason: ReasonCode };
 }

@@ -38,7 +38,9 @@ export function verdictSentence(v: SchoolVerdict, names: PairNames): string {
     case 'rises':
       return `${up} ${RISES[v.school]} ${below}.`;
     case 'falls':
-      return v.verdict === 'caution' && v.school !== 'slow-over-fast' && v.school !== 'thick-over-thin'
+      return v.verdict === 'caution' &&
+        v.school !== 'slow-over-fast' &&
+        v.school !== 'thick-over-thin'
         ? `${up} ${FALLS[v.school]} ${below}, by a little.`
         : `${up} ${FALLS[v.school]} ${below}.`;
     case 'equal-more-solvent':

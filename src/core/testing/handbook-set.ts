@@ -6,7 +6,13 @@ import type { Handbook, Pigment } from '../handbook';
  * revision, and the tube paint table compiled from Gettens & Stout, Mayer, Doerner and Patton (from
  * memory): density, oil absorption, oil weight %, drying factor.
  */
-const TABLE: [key: string, density: number, oilAbsorption: number, oilWt: number, factor: number][] = [
+const TABLE: [
+  key: string,
+  density: number,
+  oilAbsorption: number,
+  oilWt: number,
+  factor: number,
+][] = [
   ['lead-white', 6.7, 11, 14, 0.6],
   ['titanium-white', 4.1, 20, 25, 1.3],
   ['cadmium-red', 4.8, 18, 25, 1.4],
@@ -19,7 +25,13 @@ const TABLE: [key: string, density: number, oilAbsorption: number, oilWt: number
   ['ivory-black', 2.45, 50, 48, 1.8],
 ];
 
-const pigment = ([key, density, oilAbsorption, oilWt, factor]: (typeof TABLE)[number]): Pigment => ({
+const pigment = ([
+  key,
+  density,
+  oilAbsorption,
+  oilWt,
+  factor,
+]: (typeof TABLE)[number]): Pigment => ({
   key,
   ci: '',
   name: key,

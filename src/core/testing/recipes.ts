@@ -3,7 +3,11 @@ import type { IngredientKey } from '@/data/ingredients';
 import type { Recipe } from '../film';
 
 /** Short hands for recipes in tests. */
-export const tube = (pigment: string, parts = 1, binder: BinderKey = 'linseed') => ({ pigment, parts, binder });
+export const tube = (pigment: string, parts = 1, binder: BinderKey = 'linseed') => ({
+  pigment,
+  parts,
+  binder,
+});
 export const part = (ingredient: IngredientKey, parts = 1) => ({ ingredient, parts });
 
 export const recipe = (

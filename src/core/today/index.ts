@@ -1,1 +1,8 @@
-export { comingReady, today, TODAY_GROUPS, type TodayGroup, type TodayReason, type TodayRow } from './today';
+export {
+  comingReady,
+  today,
+  TODAY_GROUPS,
+  type TodayGroup,
+  type TodayReason,
+  type TodayRow,
+} from './today';

@@ -1,5 +1,11 @@
 import { DAY_MS, type StageWindow } from '../drying';
-import { nextPlanned, topLaid, type Layer, type PaintingAssessment, type SiteStack } from '../painting/assess';
+import {
+  nextPlanned,
+  topLaid,
+  type Layer,
+  type PaintingAssessment,
+  type SiteStack,
+} from '../painting/assess';
 import type { Onto, Passage } from '../painting/schema';
 
 export const TODAY_GROUPS = ['takes-a-coat', 'still-open', 'leave-alone'] as const;
@@ -58,14 +64,25 @@ function readiness(window: StageWindow, onto: Onto | null, top: Layer): number |
 function paintedRow(top: Layer, next: Layer | null, nowMs: number): Judged {
   const windows = top.windows!;
   if (top.state === 'open') {
-    return { group: 'still-open', reason: 'open', window: windows.openUntil, readyAtMs: windows.openUntil.p10 };
+    return {
+      group: 'still-open',
+      reason: 'open',
+      window: windows.openUntil,
+      readyAtMs: windows.openUntil.p10,
+    };
   }
   const onto = next?.onto ?? null;
   const window = windows[wantedStage(onto)];
   const readyAtMs = readiness(window, onto, top);
-  if (readyAtMs === null) return { group: 'leave-alone', reason: 'stands-still', window, readyAtMs };
+  if (readyAtMs === null)
+    return { group: 'leave-alone', reason: 'stands-still', window, readyAtMs };
   if (readyAtMs <= nowMs) {
-    return { group: 'takes-a-coat', reason: next ? 'ready' : 'ready-nothing-planned', window, readyAtMs };
+    return {
+      group: 'takes-a-coat',
+      reason: next ? 'ready' : 'ready-nothing-planned',
+      window,
+      readyAtMs,
+    };
   }
   const probably = window.p50 !== null && window.p50 <= nowMs;
   return { group: 'leave-alone', reason: probably ? 'probably-dry' : 'drying', window, readyAtMs };
@@ -77,7 +94,12 @@ const topCoat = (stack: SiteStack): Layer | null => {
   return top && top.film.coatIds.length > 0 ? top : null;
 };
 
-function rowOf(assessment: PaintingAssessment, passage: Passage, stack: SiteStack, nowMs: number): TodayRow {
+function rowOf(
+  assessment: PaintingAssessment,
+  passage: Passage,
+  stack: SiteStack,
+  nowMs: number,
+): TodayRow {
   const top = topCoat(stack);
   const next = nextPlanned(stack);
   const judged = top ? paintedRow(top, next, nowMs) : bareRow(assessment.groundReadyAtMs, nowMs);
@@ -103,12 +125,17 @@ const behind = (row: TodayRow): number => (row.reason === 'ready-nothing-planned
  * Every passage of every painting, in the order of what the film allows. A spot has a row of its own
  * only while it holds its passage back: while it is wetter than the rest of it.
  */
-export function today(assessments: PaintingAssessment[], nowMs: number): Record<TodayGroup, TodayRow[]> {
+export function today(
+  assessments: PaintingAssessment[],
+  nowMs: number,
+): Record<TodayGroup, TodayRow[]> {
   const rows = assessments.flatMap((assessment) =>
     assessment.passages.flatMap(({ passage, base, spots }) => {
       const whole = rowOf(assessment, passage, base, nowMs);
       const held = spots
-        .filter((spot) => topCoat(spot) !== null && topCoat(spot)!.film.key !== topCoat(base)?.film.key)
+        .filter(
+          (spot) => topCoat(spot) !== null && topCoat(spot)!.film.key !== topCoat(base)?.film.key,
+        )
         .map((spot) => rowOf(assessment, passage, spot, nowMs))
         .filter((row) => row.group !== 'takes-a-coat');
       return [whole, ...held];

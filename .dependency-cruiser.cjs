@@ -1,0 +1,43 @@
+/** The direction of imports: data and core at the bottom, routes at the top. */
+module.exports = {
+  forbidden: [
+    {
+      name: 'core-stays-inside-itself',
+      comment: 'The core is pure calculation: only itself, data, and packages that run in bare Node.',
+      severity: 'error',
+      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(src/(?!core|data)|app|server|demo|scripts)' },
+    },
+    {
+      name: 'core-packages',
+      severity: 'error',
+      from: { path: '^src/(core|data)', pathNot: '\\.test\\.ts$|testing/' },
+      to: { path: 'node_modules', pathNot: 'node_modules/(zod|culori|@stdlib)' },
+    },
+    {
+      name: 'data-knows-nothing',
+      severity: 'error',
+      from: { path: '^src/data', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(src/(?!data)|app|server)' },
+    },
+    {
+      name: 'ui-knows-no-feature',
+      severity: 'error',
+      from: { path: '^src/ui' },
+      to: { path: '^(src/(features|store)|app)' },
+    },
+    {
+      name: 'routes-only-at-the-top',
+      severity: 'error',
+      from: { path: '^src' },
+      to: { path: '^app' },
+    },
+    { name: 'no-circles', severity: 'error', from: { path: '^src' }, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+  ],
+  options: {
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '\\.expo' },
+  },
+};

@@ -1,0 +1,94 @@
+import { assessPainting, layCoat, type Painting } from '../painting';
+import {
+  DAY,
+  isoDaysAgo,
+  making,
+  newPainting,
+  NOW_MS,
+  optionsAt,
+  stackOf,
+} from '../testing/paintings';
+import { recipe, tube } from '../testing/recipes';
+import { comingReady, today } from '.';
+
+const WHITE = [tube('titanium-white')];
+const see = (paintings: Painting[], nowMs = NOW_MS) =>
+  today(
+    paintings.map((p) => assessPainting(p, optionsAt(nowMs))),
+    nowMs,
+  );
+const lay = (
+  p: Painting,
+  coatId: string,
+  daysAgo: number,
+  passages: number[],
+  spot: { name: string; share: number } | null = null,
+) =>
+  layCoat(
+    p,
+    {
+      coatId,
+      passageIds: passages.map((i) => p.passages[i]!.id),
+      at: isoDaysAgo(daysAgo),
+      spot,
+      intoWet: false,
+    },
+    making(),
+  );
+const names = (rows: ReturnType<typeof see>['takes-a-coat']) =>
+  rows.map((r) => `${r.passage.name}${r.spotName ? `/${r.spotName}` : ''}: ${r.reason}`);
+const two = stackOf([recipe(WHITE, 0, [], 40), recipe(WHITE, 0, [], 60)]);
+
+test('bare, open, drying and ready passages stand in their groups', () => {
+  const open = lay(two, 'c0', 0.2, [0]);
+  expect(names(see([open])['still-open'])).toEqual(['jars: open']);
+  expect(names(see([open])['takes-a-coat'])).toEqual(['wall: bare']);
+  const drying = lay(two, 'c0', 2, [0, 1]);
+  expect(names(see([drying])['leave-alone'])).toEqual(['jars: drying', 'wall: drying']);
+  const ready = lay(two, 'c0', 9, [0, 1]);
+  expect(names(see([ready])['takes-a-coat'])).toEqual(['jars: ready', 'wall: ready']);
+});
+
+test('between the 50 % and the 75 % mark it is probably dry, and still left alone', () => {
+  const p = lay(two, 'c0', 0, [0, 1]);
+  const [row] = see([p], NOW_MS + 3.2 * DAY)['leave-alone'];
+  const { p50, p75 } = row!.window!;
+  const between = (p50! + p75!) / 2;
+  expect(names(see([p], between)['leave-alone'])).toEqual([
+    'jars: probably-dry',
+    'wall: probably-dry',
+  ]);
+  expect(names(see([p], p75! + 1)['takes-a-coat'])).toEqual(['jars: ready', 'wall: ready']);
+});
+
+test('the soonest to close and the soonest to be ready come first; nothing planned comes last', () => {
+  const p = lay(lay(two, 'c0', 3, [0]), 'c0', 1.5, [1]);
+  expect(see([p])['leave-alone'].map((r) => r.passage.name)).toEqual(['jars', 'wall']);
+  const done = lay(lay(two, 'c0', 40, [0]), 'c1', 20, [0]);
+  expect(names(see([done])['takes-a-coat'])).toEqual(['wall: bare', 'jars: ready-nothing-planned']);
+});
+
+test('a wet spot holds its passage back with a row of its own', () => {
+  const p = lay(lay(two, 'c0', 12, [0, 1]), 'c1', 0.1, [0], { name: 'Highlights', share: 0.05 });
+  expect(names(see([p])['still-open'])).toEqual(['jars/Highlights: open']);
+});
+
+test('an oil ground waits its four weeks', () => {
+  const young: Painting = {
+    ...newPainting(),
+    ground: { kind: 'oil-ground', laidAt: isoDaysAgo(10) },
+  };
+  expect(names(see([young])['leave-alone'])).toEqual(['jars: ground-waits', 'wall: ground-waits']);
+  expect(see([young], NOW_MS + 18.5 * DAY)['takes-a-coat']).toHaveLength(2);
+});
+
+test('in a studio at freezing point drying stands still, and it says so', () => {
+  const p = lay(two, 'c0', 3, [0, 1]);
+  const cold = assessPainting(p, {
+    ...optionsAt(),
+    climate: { ...optionsAt().climate, temperatureC: 0 },
+  });
+  const rows = today([cold], NOW_MS);
+  expect(rows['still-open'].length + rows['leave-alone'].length).toBe(2);
+  expect(comingReady(rows['leave-alone'], NOW_MS, 3)).toEqual([]);
+});
