@@ -9,6 +9,11 @@ export const studioSchema = z.object({
   revision: z.number().int().min(0),
   units: z.enum(['cm', 'inch']),
   climate: climateSchema,
+  /** Where the studio is, for the hours of daylight; degrees north. */
+  latitudeDeg: z
+    .number({ error: 'Latitude must be a number of degrees.' })
+    .min(-90, { error: 'Latitude must be between -90 and 90 degrees.' })
+    .max(90, { error: 'Latitude must be between -90 and 90 degrees.' }),
   /** Order of the paintings on the wall; paintings that it does not name come last. */
   paintingOrder: z.array(z.string()),
 });
@@ -19,5 +24,6 @@ export const NEW_STUDIO: Studio = {
   revision: 0,
   units: 'cm',
   climate: REFERENCE_CLIMATE,
+  latitudeDeg: 50,
   paintingOrder: [],
 };

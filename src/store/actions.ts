@@ -1,0 +1,62 @@
+import type { ExportFile } from '@/core/formats';
+import type { Making, Painting } from '@/core/painting';
+import { making } from './clock';
+import { painterChanged } from './paintings';
+import type { Dispatch, State } from './store';
+import { settingsChanged } from './studio';
+
+type Thunk<T = void> = (dispatch: Dispatch, getState: () => State) => T;
+
+/**
+ * Do something to a painting that is there. `change` may throw a CoreError; then nothing has changed.
+ * @param what how the change is called when it can be undone, e.g. "Laid the glaze"
+ */
+export const changePainting =
+  (id: string, what: string, change: (painting: Painting, making: Making) => Painting): Thunk =>
+  (dispatch, getState) => {
+    const before = getState().paintings.entities[id];
+    if (!before) return;
+    const after = change(before, making());
+    if (after !== before) dispatch(painterChanged({ what, before, after }));
+  };
+
+export const addPainting =
+  (painting: Painting): Thunk =>
+  (dispatch) => {
+    dispatch(painterChanged({ what: `Started ${painting.title}`, before: null, after: painting }));
+  };
+
+export const removePainting =
+  (id: string): Thunk =>
+  (dispatch, getState) => {
+    const before = getState().paintings.entities[id];
+    if (before) dispatch(painterChanged({ what: `Took down ${before.title}`, before, after: null }));
+  };
+
+/** What to do with a painting of a file that is here already. */
+export type OnConflict = 'replace' | 'keep-both';
+
+/** Take in an exported file that has been read and checked. */
+export const takeIn =
+  (file: ExportFile, onConflict: OnConflict): Thunk<number> =>
+  (dispatch, getState) => {
+    for (const painting of file.paintings) {
+      const here = getState().paintings.entities[painting.id] ?? null;
+      if (here && onConflict === 'keep-both') {
+        const copy = { ...painting, id: making().newId(), title: `${painting.title} (copy)` };
+        dispatch(painterChanged({ what: `Imported ${copy.title}`, before: null, after: copy }));
+      } else {
+        const revision = Math.max(painting.revision, here?.revision ?? 0) + 1;
+        dispatch(painterChanged({ what: `Imported ${painting.title}`, before: here, after: { ...painting, revision } }));
+      }
+    }
+    if (file.studio) {
+      const { units, climate, latitudeDeg, paintingOrder } = file.studio;
+      dispatch(settingsChanged({ units, climate, latitudeDeg, paintingOrder }));
+    }
+    return file.paintings.length;
+  };
+
+/** Paintings of the file that are here already. */
+export const conflictsOf = (state: State, file: ExportFile): Painting[] =>
+  file.paintings.filter((p) => state.paintings.entities[p.id]);

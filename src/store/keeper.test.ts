@@ -1,0 +1,164 @@
+import { layCoat, type Painting } from '@/core/painting';
+import { making, newPainting, NOW } from '@/core/testing/paintings';
+import { createKeeper, type Storage, type Surroundings } from './keeper';
+import { painterChanged, undone } from './paintings';
+import { createStore, type Store } from './store';
+import { settingsChanged } from './studio';
+
+/** A store in memory that can be made to fail, shared by several tabs. */
+function memoryStorage() {
+  const data = new Map<string, string>();
+  let failing: string | null = null;
+  const storage: Storage = {
+    getItem: (key) => Promise.resolve(data.get(key) ?? null),
+    getAllKeys: () => Promise.resolve([...data.keys()]),
+    getMany: (keys) => Promise.resolve(Object.fromEntries(keys.map((k) => [k, data.get(k) ?? null]))),
+    setMany: (entries) => {
+      if (failing) return Promise.reject(new Error(failing));
+      Object.entries(entries).forEach(([k, v]) => data.set(k, v));
+      return Promise.resolve();
+    },
+    removeMany: (keys) => {
+      keys.forEach((k) => data.delete(k));
+      return Promise.resolve();
+    },
+  };
+  return { data, storage, fail: (reason: string | null) => (failing = reason) };
+}
+
+/** The lock among tabs. */
+function mutex(): Surroundings['alone'] {
+  let last: Promise<unknown> = Promise.resolve();
+  return (task) => {
+    const run = last.then(task, task);
+    last = run.catch(() => undefined);
+    return run;
+  };
+}
+
+function tab(storage: Storage, announce: (keys: string[]) => void = () => {}, alone: Surroundings['alone'] = (task) => task()) {
+  const store = createStore();
+  const retries: (() => void)[] = [];
+  const around: Surroundings = { storage, announce, alone, later: (task) => void retries.push(task) };
+  return { store, retries, keeper: createKeeper(store, around) };
+}
+
+const add = (store: Store, painting: Painting) => store.dispatch(painterChanged({ what: 'Started', before: null, after: painting }));
+const lay = (p: Painting) => layCoat(p, { coatId: p.coats[0]!.id, passageIds: p.coats[0]!.passageIds, at: NOW, spot: null, intoWet: false }, making());
+const change = (store: Store, id: string, f: (p: Painting) => Painting) => {
+  const before = store.getState().paintings.entities[id]!;
+  store.dispatch(painterChanged({ what: 'Changed', before, after: f(before) }));
+};
+
+test('what was done is there after a restart', async () => {
+  const { storage } = memoryStorage();
+  const first = tab(storage);
+  await first.keeper.start();
+  const painting = newPainting();
+  add(first.store, painting);
+  first.store.dispatch(settingsChanged({ units: 'inch' }));
+  await first.keeper.flush();
+  const second = tab(storage);
+  await second.keeper.start();
+  expect(second.store.getState().paintings.entities[painting.id]).toEqual(painting);
+  expect(second.store.getState().studio.units).toBe('inch');
+});
+
+test('a write that fails is shown, kept in memory and tried again', async () => {
+  const { storage, data, fail } = memoryStorage();
+  const { store, keeper, retries } = tab(storage);
+  await keeper.start();
+  fail('The quota has been exceeded.');
+  const painting = newPainting();
+  add(store, painting);
+  await keeper.flush();
+  expect(store.getState().saving).toMatchObject({ phase: 'failed', reason: 'The quota has been exceeded.' });
+  expect(store.getState().paintings.entities[painting.id]).toEqual(painting);
+  expect(data.size).toBe(0);
+  fail(null);
+  retries[0]!();
+  await keeper.flush();
+  expect(store.getState().saving.phase).toBe('saved');
+  expect(data.has(`painting:${painting.id}`)).toBe(true);
+});
+
+test('a document that cannot be read is named and left as it is', async () => {
+  const { storage, data } = memoryStorage();
+  data.set('painting:broken', '{"schemaVersion":1,"title":""}');
+  data.set('painting:torn', '{"schemaVer');
+  data.set('painting:newer', '{"schemaVersion":99}');
+  const { store, keeper } = tab(storage);
+  await keeper.start();
+  const { unreadable } = store.getState().saving;
+  expect(unreadable.map((u) => u.key).sort()).toEqual(['painting:broken', 'painting:newer', 'painting:torn']);
+  expect(unreadable.find((u) => u.key === 'painting:newer')!.message).toMatch(/Update the program/);
+  add(store, newPainting());
+  await keeper.flush();
+  expect(data.get('painting:torn')).toBe('{"schemaVer');
+});
+
+test('a second tab sees a change, and its removal', async () => {
+  const { storage } = memoryStorage();
+  const announced: string[][] = [];
+  const one = tab(storage, (keys) => announced.push(keys));
+  const two = tab(storage);
+  await one.keeper.start();
+  await two.keeper.start();
+  const painting = newPainting();
+  add(one.store, painting);
+  await one.keeper.flush();
+  await two.keeper.arrived(announced.at(-1)!);
+  expect(two.store.getState().paintings.entities[painting.id]).toEqual(painting);
+  one.store.dispatch(undone());
+  await one.keeper.flush();
+  await two.keeper.arrived(announced.at(-1)!);
+  expect(two.store.getState().paintings.entities[painting.id]).toBeUndefined();
+});
+
+test('two tabs that write one painting at once lose nothing', async () => {
+  const { storage } = memoryStorage();
+  const alone = mutex();
+  const one = tab(storage, undefined, alone);
+  await one.keeper.start();
+  const painting = newPainting();
+  add(one.store, painting);
+  await one.keeper.flush();
+  const two = tab(storage, undefined, alone);
+  await two.keeper.start();
+  change(one.store, painting.id, lay);
+  change(two.store, painting.id, (p) => ({ ...p, title: 'Renamed', revision: p.revision + 1 }));
+  await one.keeper.flush();
+  await two.keeper.flush();
+  const merged = two.store.getState().paintings.entities[painting.id]!;
+  expect(merged.title).toBe('Renamed');
+  expect(merged.events).toHaveLength(1);
+  const third = tab(storage);
+  await third.keeper.start();
+  expect(third.store.getState().paintings.entities[painting.id]).toEqual(merged);
+});
+
+test('undo takes back one change and keeps what came after it from elsewhere', () => {
+  const { store } = tab(memoryStorage().storage);
+  const painting = newPainting();
+  add(store, painting);
+  change(store, painting.id, lay);
+  const laid = store.getState().paintings.entities[painting.id]!;
+  store.dispatch({ type: 'paintings/paintingArrived', payload: { ...laid, title: 'From the other tab', revision: laid.revision + 1 } });
+  store.dispatch(undone());
+  const after = store.getState().paintings.entities[painting.id]!;
+  expect(after.events).toEqual([]);
+  expect(after.title).toBe('From the other tab');
+  expect(after.revision).toBeGreaterThan(laid.revision + 1);
+  store.dispatch(undone());
+  expect(store.getState().paintings.entities[painting.id]).toBeUndefined();
+});
+
+test('storage that cannot be opened is told, and nothing is written over it', async () => {
+  const { storage, data } = memoryStorage();
+  const { store, keeper } = tab({ ...storage, getAllKeys: () => Promise.reject(new Error('denied')) });
+  await keeper.start();
+  add(store, newPainting());
+  await keeper.flush();
+  expect(store.getState().saving).toMatchObject({ phase: 'failed', reason: 'denied' });
+  expect(data.size).toBe(0);
+});

@@ -1,0 +1,196 @@
+import { CoreError } from '@/core/errors';
+import { readPainting, readStudio, type Studio } from '@/core/formats';
+import { mergePaintings, type Painting } from '@/core/painting';
+import { paintingArrived, paintingLeft, paintingsLoaded } from './paintings';
+import { loaded, loadFailed, writeBegan, writeFailed, writeHeld, type Unreadable } from './saving';
+import type { Store } from './store';
+import { studioArrived } from './studio';
+
+/** The part of AsyncStorage that is used. `setMany` is one transaction: all of it or nothing. */
+export interface Storage {
+  getItem(key: string): Promise<string | null>;
+  getAllKeys(): Promise<string[]>;
+  getMany(keys: string[]): Promise<Record<string, string | null>>;
+  setMany(entries: Record<string, string>): Promise<void>;
+  removeMany(keys: string[]): Promise<void>;
+}
+
+/** What the keeper needs of its surroundings, so that tests run it without a browser. */
+export interface Surroundings {
+  storage: Storage;
+  /** Tell other tabs which documents changed. */
+  announce(keys: string[]): void;
+  /** Run alone among all tabs. */
+  alone<T>(task: () => Promise<T>): Promise<T>;
+  /** Run later; used to try a failed write again. */
+  later(task: () => void, ms: number): void;
+}
+
+const STUDIO_KEY = 'studio';
+const PAINTING_PREFIX = 'painting:';
+const paintingKey = (id: string): string => `${PAINTING_PREFIX}${id}`;
+const RETRY_MS = [1000, 2000, 5000, 15_000, 30_000];
+
+export interface Keeper {
+  /** Read everything, then keep every change. Called again after a failure, it tries again. */
+  start(): Promise<void>;
+  /** Write what is not written yet; resolves when the attempt is over. */
+  flush(): Promise<void>;
+  /** Another tab announced a change. */
+  arrived(keys: string[]): Promise<void>;
+}
+
+/**
+ * Keeps the store in storage: one document per painting and one for the studio, each with its version.
+ * A write that fails stays in memory, is shown, and is tried again. Two tabs that wrote one painting
+ * are merged against the version both began from.
+ */
+export function createKeeper(store: Store, around: Surroundings): Keeper {
+  /** What storage holds as far as this tab knows; by reference, so a look tells what is not written. */
+  const kept = new Map<string, Painting>();
+  let keptStudio: Studio | null = null;
+  let started = false;
+  let failures = 0;
+  let queue: Promise<void> = Promise.resolve();
+
+  const paintings = (): Painting[] => Object.values(store.getState().paintings.entities);
+  const studio = (): Studio => store.getState().studio;
+  const changedPaintings = () => paintings().filter((p) => kept.get(p.id) !== p);
+  const removedIds = () => [...kept.keys()].filter((id) => !store.getState().paintings.entities[id]);
+  const dirty = () => changedPaintings().length > 0 || removedIds().length > 0 || keptStudio !== studio();
+
+  /**
+   * The newest of a painting: merged with what another tab has written since. Reads the store only after
+   * the wait for storage, so that a change made meanwhile is not lost. Null when it is gone.
+   */
+  async function reconcile(id: string): Promise<Painting | null> {
+    const raw = await around.storage.getItem(paintingKey(id));
+    const mine = store.getState().paintings.entities[id];
+    const base = kept.get(id);
+    if (!mine || raw === null || !base) return mine ?? null;
+    const theirs = readPainting(JSON.parse(raw));
+    if (theirs.revision === base.revision) return mine;
+    const merged = mergePaintings(base, mine, theirs);
+    store.dispatch(paintingArrived(merged));
+    return merged;
+  }
+
+  async function write(): Promise<void> {
+    const entries: Record<string, string> = {};
+    const written: Painting[] = [];
+    for (const { id } of changedPaintings()) {
+      const merged = await reconcile(id);
+      if (!merged) continue;
+      entries[paintingKey(merged.id)] = JSON.stringify(merged);
+      written.push(merged);
+    }
+    const studioNow = studio();
+    if (keptStudio !== studioNow) entries[STUDIO_KEY] = JSON.stringify(studioNow);
+    const removed = removedIds();
+    if (Object.keys(entries).length > 0) await around.storage.setMany(entries);
+    if (removed.length > 0) await around.storage.removeMany(removed.map(paintingKey));
+    written.forEach((p) => kept.set(p.id, p));
+    removed.forEach((id) => kept.delete(id));
+    keptStudio = studioNow;
+    around.announce([...Object.keys(entries), ...removed.map(paintingKey)]);
+  }
+
+  function failed(error: unknown): void {
+    store.dispatch(writeFailed(error instanceof Error ? error.message : String(error)));
+    const wait = RETRY_MS[Math.min(failures, RETRY_MS.length - 1)]!;
+    failures += 1;
+    around.later(() => void flush(), wait);
+  }
+
+  async function attempt(): Promise<void> {
+    if (!started || !dirty()) return;
+    store.dispatch(writeBegan());
+    try {
+      await around.alone(write);
+      failures = 0;
+      store.dispatch(writeHeld());
+    } catch (error) {
+      failed(error);
+      return;
+    }
+    if (dirty()) await attempt();
+  }
+
+  function flush(): Promise<void> {
+    queue = queue.then(attempt);
+    return queue;
+  }
+
+  async function load(): Promise<void> {
+    const keys = await around.storage.getAllKeys();
+    const documents = await around.storage.getMany(keys.filter((k) => k === STUDIO_KEY || k.startsWith(PAINTING_PREFIX)));
+    const unreadable: Unreadable[] = [];
+    const found: Painting[] = [];
+    for (const [key, raw] of Object.entries(documents)) {
+      if (raw === null) continue;
+      try {
+        if (key === STUDIO_KEY) {
+          keptStudio = readStudio(JSON.parse(raw));
+          store.dispatch(studioArrived(keptStudio));
+        } else {
+          const painting = readPainting(JSON.parse(raw));
+          kept.set(painting.id, painting);
+          found.push(painting);
+        }
+      } catch (error) {
+        const message = error instanceof CoreError ? error.message : `It is not JSON.`;
+        unreadable.push({ key, message, raw });
+      }
+    }
+    keptStudio ??= studio();
+    store.dispatch(paintingsLoaded(found));
+    store.dispatch(loaded(unreadable));
+  }
+
+  async function arrived(keys: string[]): Promise<void> {
+    for (const key of keys) {
+      const raw = await around.storage.getItem(key);
+      if (key === STUDIO_KEY && raw !== null) {
+        const theirs = readStudio(JSON.parse(raw));
+        if (keptStudio === studio()) {
+          keptStudio = theirs;
+          store.dispatch(studioArrived(theirs));
+        }
+      } else if (key.startsWith(PAINTING_PREFIX)) takeIn(key.slice(PAINTING_PREFIX.length), raw);
+    }
+  }
+
+  function takeIn(id: string, raw: string | null): void {
+    const mine = store.getState().paintings.entities[id];
+    const untouched = kept.get(id) === mine;
+    if (raw === null) {
+      if (!untouched) return;
+      kept.delete(id);
+      store.dispatch(paintingLeft(id));
+      return;
+    }
+    // A painting that is changed here as well is merged when it is written.
+    if (!untouched) return;
+    const theirs = readPainting(JSON.parse(raw));
+    kept.set(id, theirs);
+    store.dispatch(paintingArrived(theirs));
+  }
+
+  return {
+    async start() {
+      if (started) return flush();
+      try {
+        await load();
+      } catch (error) {
+        store.dispatch(loadFailed(error instanceof Error ? error.message : String(error)));
+        return;
+      }
+      started = true;
+      store.subscribe(() => {
+        if (dirty()) void flush();
+      });
+    },
+    flush,
+    arrived,
+  };
+}

@@ -1,0 +1,65 @@
+import { createEntityAdapter, createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { mergePaintings, type Painting } from '@/core/painting';
+
+/** A change the painter made: what it was called, and the painting before and after (null: not there). */
+export interface Change {
+  what: string;
+  before: Painting | null;
+  after: Painting | null;
+}
+
+const UNDO_DEPTH = 50;
+
+const adapter = createEntityAdapter<Painting>();
+
+interface Extra {
+  /** Newest last. */
+  undoable: Change[];
+}
+
+/** Take one change back without losing what came after it, here or in another tab. */
+function withoutChange(change: Change, current: Painting | undefined): Painting | null {
+  const { before, after } = change;
+  if (before && after && current) return mergePaintings(after, before, current);
+  return before;
+}
+
+const slice = createSlice({
+  name: 'paintings',
+  initialState: adapter.getInitialState<Extra>({ undoable: [] }),
+  reducers: {
+    /** The painter did something to a painting. */
+    painterChanged(state, { payload }: PayloadAction<Change>) {
+      if (payload.after) adapter.setOne(state, payload.after);
+      else if (payload.before) adapter.removeOne(state, payload.before.id);
+      state.undoable = [...state.undoable, payload].slice(-UNDO_DEPTH);
+    },
+    /** The last change is taken back. */
+    undone(state) {
+      const change = state.undoable.at(-1);
+      if (!change) return;
+      state.undoable = state.undoable.slice(0, -1);
+      const id = (change.before ?? change.after)!.id;
+      const restored = withoutChange(change as Change, state.entities[id] as Painting | undefined);
+      if (restored) {
+        const newest = Math.max(restored.revision, state.entities[id]?.revision ?? 0, change.after?.revision ?? 0);
+        adapter.setOne(state, { ...restored, revision: newest + 1 });
+      } else adapter.removeOne(state, id);
+    },
+    /** Read from storage at the start. */
+    paintingsLoaded(state, { payload }: PayloadAction<Painting[]>) {
+      adapter.setAll(state, payload);
+    },
+    /** Another tab wrote it, or a save merged it with what another tab had written. */
+    paintingArrived(state, { payload }: PayloadAction<Painting>) {
+      adapter.setOne(state, payload);
+    },
+    paintingLeft(state, { payload }: PayloadAction<string>) {
+      adapter.removeOne(state, payload);
+    },
+  },
+});
+
+export const { painterChanged, undone, paintingsLoaded, paintingArrived, paintingLeft } = slice.actions;
+export const paintingsReducer = slice.reducer;
+export const paintingSelectors = adapter.getSelectors();

@@ -1,0 +1,15 @@
+import { configureStore } from '@reduxjs/toolkit';
+import { paintingsReducer } from './paintings';
+import { savingReducer } from './saving';
+import { studioReducer } from './studio';
+
+export const createStore = () =>
+  configureStore({
+    reducer: { paintings: paintingsReducer, studio: studioReducer, saving: savingReducer },
+    // Paintings are plain data checked by Zod; walking every one of them on each action is dear in development.
+    middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }),
+  });
+
+export type Store = ReturnType<typeof createStore>;
+export type State = ReturnType<Store['getState']>;
+export type Dispatch = Store['dispatch'];

@@ -1,0 +1,40 @@
+import type { ViewStyle } from 'react-native';
+import { Icon } from './Icon';
+import { Button } from './rne';
+import { colour } from './tokens';
+
+interface Props {
+  title: string;
+  onPress: () => void;
+  /** primary: the one thing to do here; plain: outlined; quiet: words only. */
+  kind?: 'primary' | 'plain' | 'quiet' | 'danger';
+  icon?: string;
+  disabled?: boolean;
+  style?: ViewStyle;
+  testID?: string;
+}
+
+const LOOKS = {
+  primary: { type: 'solid', text: colour.onTawny, border: colour.tawny },
+  plain: { type: 'outline', text: colour.ink, border: colour.ink2 },
+  quiet: { type: 'clear', text: colour.ink, border: 'transparent' },
+  danger: { type: 'outline', text: colour.brick, border: colour.brick },
+} as const;
+
+/** A button. */
+export function Action({ title, onPress, kind = 'plain', icon, disabled = false, style, testID }: Props) {
+  const look = LOOKS[kind];
+  return (
+    <Button
+      title={title}
+      onPress={onPress}
+      disabled={disabled}
+      type={look.type}
+      titleStyle={{ color: disabled ? colour.ink2 : look.text }}
+      buttonStyle={{ borderColor: look.border, borderWidth: kind === 'plain' || kind === 'danger' ? 1.5 : 0 }}
+      containerStyle={style}
+      {...(icon ? { icon: <Icon path={icon} tint={look.text} size={20} />, iconContainerStyle: { marginRight: 8 } } : {})}
+      {...(testID ? { testID } : {})}
+    />
+  );
+}

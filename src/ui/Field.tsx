@@ -1,0 +1,42 @@
+import { View, type KeyboardTypeOptions } from 'react-native';
+import { Input } from './rne';
+import { Text } from './Text';
+import { space } from './tokens';
+
+interface Props {
+  label: string;
+  value: string;
+  onChangeText: (text: string) => void;
+  onBlur?: () => void;
+  error?: string | undefined;
+  placeholder?: string;
+  keyboard?: KeyboardTypeOptions;
+  unit?: string;
+  /** web input type, e.g. "date" or "datetime-local" */
+  inputType?: string;
+  testID?: string;
+}
+
+/** A labelled field; what is wrong with it stands right below it. */
+export function Field({ label, value, onChangeText, onBlur, error, placeholder, keyboard, unit, inputType, testID }: Props) {
+  return (
+    <View style={{ flexGrow: 1 }}>
+      <Input
+        label={label}
+        aria-label={unit ? `${label}, ${unit}` : label}
+        value={value}
+        onChangeText={onChangeText}
+        errorMessage={error ?? ''}
+        errorProps={{ accessibilityLiveRegion: 'polite', style: { display: error ? 'flex' : 'none' } }}
+        {...(onBlur ? { onBlur } : {})}
+        {...(placeholder ? { placeholder } : {})}
+        {...(keyboard ? { keyboardType: keyboard } : {})}
+        {...(unit ? { rightIcon: <Text tone="ink2">{unit}</Text> } : {})}
+        {...(inputType ? { type: inputType } : {})}
+        {...(testID ? { testID } : {})}
+        renderErrorMessage={Boolean(error)}
+        containerStyle={{ marginBottom: space.m }}
+      />
+    </View>
+  );
+}
