@@ -3,7 +3,8 @@ module.exports = {
   forbidden: [
     {
       name: 'core-stays-inside-itself',
-      comment: 'The core is pure calculation: only itself, data, and packages that run in bare Node.',
+      comment:
+        'The core is pure calculation: only itself, data, and packages that run in bare Node.',
       severity: 'error',
       from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
       to: { path: '^(src/(?!core|data)|app|server|demo|scripts)' },
@@ -32,7 +33,12 @@ module.exports = {
       from: { path: '^src' },
       to: { path: '^app' },
     },
-    { name: 'no-circles', severity: 'error', from: { path: '^src' }, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: { path: '^src' },
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
   ],
   options: {
     tsConfig: { fileName: 'tsconfig.json' },

@@ -1,7 +1,21 @@
 import tseslint from 'typescript-eslint';
 
 /** What the core may not reach for: it gets the time, ids and chance as arguments. */
-const OUTSIDE_CORE = ['react', 'react-*', 'expo', 'expo-*', '@rneui/*', '@reduxjs/*', 'react-native*', '@react-native*', 'node:*', '@/features/*', '@/ui/*', '@/store/*', '@/workers/*'];
+const OUTSIDE_CORE = [
+  'react',
+  'react-*',
+  'expo',
+  'expo-*',
+  '@rneui/*',
+  '@reduxjs/*',
+  'react-native*',
+  '@react-native*',
+  'node:*',
+  '@/features/*',
+  '@/ui/*',
+  '@/store/*',
+  '@/workers/*',
+];
 
 export default tseslint.config(
   { ignores: ['node_modules', 'dist', '.expo', 'expo-env.d.ts'] },
@@ -20,16 +34,41 @@ export default tseslint.config(
     files: ['src/core/**/*.ts', 'src/data/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: [{ group: OUTSIDE_CORE, message: 'The core runs in bare Node: pass it in.' }] }],
-      'no-restricted-globals': ['error', 'window', 'document', 'localStorage', 'navigator', 'fetch', 'process', 'setTimeout', 'crypto'],
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ group: OUTSIDE_CORE, message: 'The core runs in bare Node: pass it in.' }] },
+      ],
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'localStorage',
+        'navigator',
+        'fetch',
+        'process',
+        'setTimeout',
+        'crypto',
+      ],
       'no-restricted-syntax': [
         'error',
-        { selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']", message: 'Pass `nowMs`.' },
-        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'Pass `nowMs`.' },
-        { selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']", message: 'Pass the generator.' },
+        {
+          selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+          message: 'Pass `nowMs`.',
+        },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'Pass `nowMs`.',
+        },
+        {
+          selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']",
+          message: 'Pass the generator.',
+        },
       ],
     },
   },
   { files: ['scripts/**', 'server/**', 'demo/**', 'tests/**'], rules: { 'no-console': 'off' } },
-  { files: ['*.js', '*.cjs', 'scripts/*.mjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } },
+  {
+    files: ['*.js', '*.cjs', 'scripts/*.mjs'],
+    rules: { '@typescript-eslint/no-require-imports': 'off' },
+  },
 );

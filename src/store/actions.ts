@@ -1,7 +1,7 @@
-import type { ExportFile } from '@/core/formats';
+import type { ExportFile, Studio } from '@/core/formats';
 import type { Making, Painting } from '@/core/painting';
 import { making } from './clock';
-import { painterChanged } from './paintings';
+import { painterChanged, paintingArrived } from './paintings';
 import type { Dispatch, State } from './store';
 import { settingsChanged } from './studio';
 
@@ -30,11 +30,27 @@ export const removePainting =
   (id: string): Thunk =>
   (dispatch, getState) => {
     const before = getState().paintings.entities[id];
-    if (before) dispatch(painterChanged({ what: `Took down ${before.title}`, before, after: null }));
+    if (before)
+      dispatch(painterChanged({ what: `Took down ${before.title}`, before, after: null }));
   };
 
 /** What to do with a painting of a file that is here already. */
 export type OnConflict = 'replace' | 'keep-both';
+
+/** The demo studio as it is opened: there is nothing before it to go back to. */
+export const openDemo =
+  (file: ExportFile): Thunk =>
+  (dispatch) => {
+    file.paintings.forEach((painting) => dispatch(paintingArrived(painting)));
+    if (file.studio) dispatch(settingsChanged(settingsOf(file.studio)));
+  };
+
+const settingsOf = ({ units, climate, latitudeDeg, paintingOrder }: Studio) => ({
+  units,
+  climate,
+  latitudeDeg,
+  paintingOrder,
+});
 
 /** Take in an exported file that has been read and checked. */
 export const takeIn =
@@ -47,13 +63,16 @@ export const takeIn =
         dispatch(painterChanged({ what: `Imported ${copy.title}`, before: null, after: copy }));
       } else {
         const revision = Math.max(painting.revision, here?.revision ?? 0) + 1;
-        dispatch(painterChanged({ what: `Imported ${painting.title}`, before: here, after: { ...painting, revision } }));
+        dispatch(
+          painterChanged({
+            what: `Imported ${painting.title}`,
+            before: here,
+            after: { ...painting, revision },
+          }),
+        );
       }
     }
-    if (file.studio) {
-      const { units, climate, latitudeDeg, paintingOrder } = file.studio;
-      dispatch(settingsChanged({ units, climate, latitudeDeg, paintingOrder }));
-    }
+    if (file.studio) dispatch(settingsChanged(settingsOf(file.studio)));
     return file.paintings.length;
   };
 

@@ -6,7 +6,9 @@ const NAME = 'tawny-hour';
 const announcementSchema = z.object({ keys: z.array(z.string()) });
 
 /** The browser as the keeper sees it: IndexedDB through AsyncStorage, other tabs, a lock among them. */
-export function browserSurroundings(): Surroundings & { onArrival(listener: (keys: string[]) => void): void } {
+export function browserSurroundings(): Surroundings & {
+  onArrival(listener: (keys: string[]) => void): void;
+} {
   const storage = createAsyncStorage(NAME);
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(NAME);
   return {

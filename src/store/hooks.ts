@@ -1,7 +1,12 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
-import { assessPainting, type AssessOptions, type Painting, type PaintingAssessment } from '@/core/painting';
+import {
+  assessPainting,
+  type AssessOptions,
+  type Painting,
+  type PaintingAssessment,
+} from '@/core/painting';
 import { nowMs } from './clock';
 import { paintingSelectors } from './paintings';
 import type { Dispatch, State } from './store';
@@ -39,12 +44,16 @@ export function usePaintings(): Painting[] {
       .selectAll(entities)
       .sort(
         (a, b) =>
-          (place.get(a.id) ?? Infinity) - (place.get(b.id) ?? Infinity) || a.createdAt.localeCompare(b.createdAt),
+          (place.get(a.id) ?? Infinity) - (place.get(b.id) ?? Infinity) ||
+          a.createdAt.localeCompare(b.createdAt),
       );
   }, [entities, order]);
 }
 
-export function useAssessment(painting: Painting | undefined, now: number): PaintingAssessment | null {
+export function useAssessment(
+  painting: Painting | undefined,
+  now: number,
+): PaintingAssessment | null {
   const options = useAssessOptions(now);
   return useMemo(() => (painting ? assessPainting(painting, options) : null), [painting, options]);
 }

@@ -12,7 +12,8 @@ function memoryStorage() {
   const storage: Storage = {
     getItem: (key) => Promise.resolve(data.get(key) ?? null),
     getAllKeys: () => Promise.resolve([...data.keys()]),
-    getMany: (keys) => Promise.resolve(Object.fromEntries(keys.map((k) => [k, data.get(k) ?? null]))),
+    getMany: (keys) =>
+      Promise.resolve(Object.fromEntries(keys.map((k) => [k, data.get(k) ?? null]))),
     setMany: (entries) => {
       if (failing) return Promise.reject(new Error(failing));
       Object.entries(entries).forEach(([k, v]) => data.set(k, v));
@@ -36,15 +37,36 @@ function mutex(): Surroundings['alone'] {
   };
 }
 
-function tab(storage: Storage, announce: (keys: string[]) => void = () => {}, alone: Surroundings['alone'] = (task) => task()) {
+function tab(
+  storage: Storage,
+  announce: (keys: string[]) => void = () => {},
+  alone: Surroundings['alone'] = (task) => task(),
+) {
   const store = createStore();
   const retries: (() => void)[] = [];
-  const around: Surroundings = { storage, announce, alone, later: (task) => void retries.push(task) };
+  const around: Surroundings = {
+    storage,
+    announce,
+    alone,
+    later: (task) => void retries.push(task),
+  };
   return { store, retries, keeper: createKeeper(store, around) };
 }
 
-const add = (store: Store, painting: Painting) => store.dispatch(painterChanged({ what: 'Started', before: null, after: painting }));
-const lay = (p: Painting) => layCoat(p, { coatId: p.coats[0]!.id, passageIds: p.coats[0]!.passageIds, at: NOW, spot: null, intoWet: false }, making());
+const add = (store: Store, painting: Painting) =>
+  store.dispatch(painterChanged({ what: 'Started', before: null, after: painting }));
+const lay = (p: Painting) =>
+  layCoat(
+    p,
+    {
+      coatId: p.coats[0]!.id,
+      passageIds: p.coats[0]!.passageIds,
+      at: NOW,
+      spot: null,
+      intoWet: false,
+    },
+    making(),
+  );
 const change = (store: Store, id: string, f: (p: Painting) => Painting) => {
   const before = store.getState().paintings.entities[id]!;
   store.dispatch(painterChanged({ what: 'Changed', before, after: f(before) }));
@@ -72,7 +94,10 @@ test('a write that fails is shown, kept in memory and tried again', async () => 
   const painting = newPainting();
   add(store, painting);
   await keeper.flush();
-  expect(store.getState().saving).toMatchObject({ phase: 'failed', reason: 'The quota has been exceeded.' });
+  expect(store.getState().saving).toMatchObject({
+    phase: 'failed',
+    reason: 'The quota has been exceeded.',
+  });
   expect(store.getState().paintings.entities[painting.id]).toEqual(painting);
   expect(data.size).toBe(0);
   fail(null);
@@ -90,7 +115,11 @@ test('a document that cannot be read is named and left as it is', async () => {
   const { store, keeper } = tab(storage);
   await keeper.start();
   const { unreadable } = store.getState().saving;
-  expect(unreadable.map((u) => u.key).sort()).toEqual(['painting:broken', 'painting:newer', 'painting:torn']);
+  expect(unreadable.map((u) => u.key).sort()).toEqual([
+    'painting:broken',
+    'painting:newer',
+    'painting:torn',
+  ]);
   expect(unreadable.find((u) => u.key === 'painting:newer')!.message).toMatch(/Update the program/);
   add(store, newPainting());
   await keeper.flush();
@@ -143,7 +172,10 @@ test('undo takes back one change and keeps what came after it from elsewhere', (
   add(store, painting);
   change(store, painting.id, lay);
   const laid = store.getState().paintings.entities[painting.id]!;
-  store.dispatch({ type: 'paintings/paintingArrived', payload: { ...laid, title: 'From the other tab', revision: laid.revision + 1 } });
+  store.dispatch({
+    type: 'paintings/paintingArrived',
+    payload: { ...laid, title: 'From the other tab', revision: laid.revision + 1 },
+  });
   store.dispatch(undone());
   const after = store.getState().paintings.entities[painting.id]!;
   expect(after.events).toEqual([]);
@@ -155,7 +187,10 @@ test('undo takes back one change and keeps what came after it from elsewhere', (
 
 test('storage that cannot be opened is told, and nothing is written over it', async () => {
   const { storage, data } = memoryStorage();
-  const { store, keeper } = tab({ ...storage, getAllKeys: () => Promise.reject(new Error('denied')) });
+  const { store, keeper } = tab({
+    ...storage,
+    getAllKeys: () => Promise.reject(new Error('denied')),
+  });
   await keeper.start();
   add(store, newPainting());
   await keeper.flush();

@@ -56,8 +56,10 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
   const paintings = (): Painting[] => Object.values(store.getState().paintings.entities);
   const studio = (): Studio => store.getState().studio;
   const changedPaintings = () => paintings().filter((p) => kept.get(p.id) !== p);
-  const removedIds = () => [...kept.keys()].filter((id) => !store.getState().paintings.entities[id]);
-  const dirty = () => changedPaintings().length > 0 || removedIds().length > 0 || keptStudio !== studio();
+  const removedIds = () =>
+    [...kept.keys()].filter((id) => !store.getState().paintings.entities[id]);
+  const dirty = () =>
+    changedPaintings().length > 0 || removedIds().length > 0 || keptStudio !== studio();
 
   /**
    * The newest of a painting: merged with what another tab has written since. Reads the store only after
@@ -123,7 +125,9 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
 
   async function load(): Promise<void> {
     const keys = await around.storage.getAllKeys();
-    const documents = await around.storage.getMany(keys.filter((k) => k === STUDIO_KEY || k.startsWith(PAINTING_PREFIX)));
+    const documents = await around.storage.getMany(
+      keys.filter((k) => k === STUDIO_KEY || k.startsWith(PAINTING_PREFIX)),
+    );
     const unreadable: Unreadable[] = [];
     const found: Painting[] = [];
     for (const [key, raw] of Object.entries(documents)) {

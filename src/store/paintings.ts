@@ -42,7 +42,11 @@ const slice = createSlice({
       const id = (change.before ?? change.after)!.id;
       const restored = withoutChange(change as Change, state.entities[id] as Painting | undefined);
       if (restored) {
-        const newest = Math.max(restored.revision, state.entities[id]?.revision ?? 0, change.after?.revision ?? 0);
+        const newest = Math.max(
+          restored.revision,
+          state.entities[id]?.revision ?? 0,
+          change.after?.revision ?? 0,
+        );
         adapter.setOne(state, { ...restored, revision: newest + 1 });
       } else adapter.removeOne(state, id);
     },
@@ -60,6 +64,7 @@ const slice = createSlice({
   },
 });
 
-export const { painterChanged, undone, paintingsLoaded, paintingArrived, paintingLeft } = slice.actions;
+export const { painterChanged, undone, paintingsLoaded, paintingArrived, paintingLeft } =
+  slice.actions;
 export const paintingsReducer = slice.reducer;
 export const paintingSelectors = adapter.getSelectors();

@@ -6,7 +6,10 @@ const slice = createSlice({
   initialState: NEW_STUDIO as Studio,
   reducers: {
     /** The painter changed a setting. */
-    settingsChanged(state, { payload }: PayloadAction<Partial<Omit<Studio, 'schemaVersion' | 'revision'>>>) {
+    settingsChanged(
+      state,
+      { payload }: PayloadAction<Partial<Omit<Studio, 'schemaVersion' | 'revision'>>>,
+    ) {
       return { ...state, ...payload, revision: state.revision + 1 };
     },
     /** Read from storage, from another tab or from a file. */

@@ -22,7 +22,15 @@ const LOOKS = {
 } as const;
 
 /** A button. */
-export function Action({ title, onPress, kind = 'plain', icon, disabled = false, style, testID }: Props) {
+export function Action({
+  title,
+  onPress,
+  kind = 'plain',
+  icon,
+  disabled = false,
+  style,
+  testID,
+}: Props) {
   const look = LOOKS[kind];
   return (
     <Button
@@ -31,9 +39,17 @@ export function Action({ title, onPress, kind = 'plain', icon, disabled = false,
       disabled={disabled}
       type={look.type}
       titleStyle={{ color: disabled ? colour.ink2 : look.text }}
-      buttonStyle={{ borderColor: look.border, borderWidth: kind === 'plain' || kind === 'danger' ? 1.5 : 0 }}
+      buttonStyle={{
+        borderColor: look.border,
+        borderWidth: kind === 'plain' || kind === 'danger' ? 1.5 : 0,
+      }}
       containerStyle={style}
-      {...(icon ? { icon: <Icon path={icon} tint={look.text} size={20} />, iconContainerStyle: { marginRight: 8 } } : {})}
+      {...(icon
+        ? {
+            icon: <Icon path={icon} tint={look.text} size={20} />,
+            iconContainerStyle: { marginRight: 8 },
+          }
+        : {})}
       {...(testID ? { testID } : {})}
     />
   );

@@ -21,7 +21,14 @@ interface Props<K extends string> {
 }
 
 /** One of several, all in sight. */
-export function Choice<K extends string>({ label, options, value, onChange, stacked = false, hideLabel = false }: Props<K>) {
+export function Choice<K extends string>({
+  label,
+  options,
+  value,
+  onChange,
+  stacked = false,
+  hideLabel = false,
+}: Props<K>) {
   return (
     <View accessibilityRole="radiogroup" aria-label={label} style={{ marginBottom: space.m }}>
       {hideLabel ? null : (
@@ -31,14 +38,27 @@ export function Choice<K extends string>({ label, options, value, onChange, stac
       )}
       <View style={stacked ? styles.stack : styles.row}>
         {options.map((option) => (
-          <OptionButton key={option.key} option={option} chosen={option.key === value} onPress={() => onChange(option.key)} />
+          <OptionButton
+            key={option.key}
+            option={option}
+            chosen={option.key === value}
+            onPress={() => onChange(option.key)}
+          />
         ))}
       </View>
     </View>
   );
 }
 
-function OptionButton<K extends string>({ option, chosen, onPress }: { option: Option<K>; chosen: boolean; onPress: () => void }) {
+function OptionButton<K extends string>({
+  option,
+  chosen,
+  onPress,
+}: {
+  option: Option<K>;
+  chosen: boolean;
+  onPress: () => void;
+}) {
   return (
     <Pressable
       accessibilityRole="radio"
@@ -70,7 +90,12 @@ const styles = StyleSheet.create({
     borderWidth: 1,
     borderColor: colour.rule,
   },
-  chosen: { backgroundColor: colour.sheet, borderColor: colour.ink, borderWidth: 2, paddingHorizontal: space.l - 1 },
+  chosen: {
+    backgroundColor: colour.sheet,
+    borderColor: colour.ink,
+    borderWidth: 2,
+    paddingHorizontal: space.l - 1,
+  },
 });
 
 interface ManyProps<K extends string> {
@@ -82,7 +107,8 @@ interface ManyProps<K extends string> {
 
 /** Any of several. */
 export function ManyChoice<K extends string>({ label, options, values, onChange }: ManyProps<K>) {
-  const toggle = (key: K) => onChange(values.includes(key) ? values.filter((k) => k !== key) : [...values, key]);
+  const toggle = (key: K) =>
+    onChange(values.includes(key) ? values.filter((k) => k !== key) : [...values, key]);
   return (
     <View role="group" aria-label={label} style={{ marginBottom: space.m }}>
       <Text size="small" tone="ink2" style={{ marginBottom: space.xs }}>

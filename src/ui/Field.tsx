@@ -18,7 +18,18 @@ interface Props {
 }
 
 /** A labelled field; what is wrong with it stands right below it. */
-export function Field({ label, value, onChangeText, onBlur, error, placeholder, keyboard, unit, inputType, testID }: Props) {
+export function Field({
+  label,
+  value,
+  onChangeText,
+  onBlur,
+  error,
+  placeholder,
+  keyboard,
+  unit,
+  inputType,
+  testID,
+}: Props) {
   return (
     <View style={{ flexGrow: 1 }}>
       <Input
@@ -27,7 +38,10 @@ export function Field({ label, value, onChangeText, onBlur, error, placeholder, 
         value={value}
         onChangeText={onChangeText}
         errorMessage={error ?? ''}
-        errorProps={{ accessibilityLiveRegion: 'polite', style: { display: error ? 'flex' : 'none' } }}
+        errorProps={{
+          accessibilityLiveRegion: 'polite',
+          style: { display: error ? 'flex' : 'none' },
+        }}
         {...(onBlur ? { onBlur } : {})}
         {...(placeholder ? { placeholder } : {})}
         {...(keyboard ? { keyboardType: keyboard } : {})}

@@ -1,4 +1,4 @@
-import { mdiAlertOutline, mdiInformationOutline } from '@mdi/js';
+import { alertOutlineIcon, informationOutlineIcon } from './icons';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import { Icon } from './Icon';
@@ -6,15 +6,33 @@ import { Text } from './Text';
 import { colour, space } from './tokens';
 
 /** Something to heed: a caution, a refusal, a failure. Never colour alone. */
-export function Notice({ tone = 'note', children, action }: { tone?: 'note' | 'refusal'; children: ReactNode; action?: ReactNode }) {
+export function Notice({
+  tone = 'note',
+  children,
+  action,
+}: {
+  tone?: 'note' | 'refusal';
+  children: ReactNode;
+  action?: ReactNode;
+}) {
   const ink = tone === 'refusal' ? colour.brick : colour.ink2;
   return (
     <View
       role={tone === 'refusal' ? 'alert' : 'note'}
-      style={{ flexDirection: 'row', gap: space.s, paddingVertical: space.s, borderTopWidth: 1, borderTopColor: colour.rule }}
+      style={{
+        flexDirection: 'row',
+        gap: space.s,
+        paddingVertical: space.s,
+        borderTopWidth: 1,
+        borderTopColor: colour.rule,
+      }}
     >
       <View style={{ paddingTop: 2 }}>
-        <Icon path={tone === 'refusal' ? mdiAlertOutline : mdiInformationOutline} size={20} tint={ink} />
+        <Icon
+          path={tone === 'refusal' ? alertOutlineIcon : informationOutlineIcon}
+          size={20}
+          tint={ink}
+        />
       </View>
       <View style={{ flex: 1, gap: space.s }}>
         <Text size="small" tone={tone === 'refusal' ? 'brick' : 'ink2'} strong={tone === 'refusal'}>

@@ -1,4 +1,4 @@
-import { mdiMinus, mdiPlus } from '@mdi/js';
+import { minusIcon, plusIcon } from './icons';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
 import { Icon } from './Icon';
 import { Text } from './Text';
@@ -21,12 +21,26 @@ interface Props {
 const tidy = (value: number): string => String(Number(value.toFixed(4)));
 
 /** A number with big steps beside it, and typing for those who have clean hands. */
-export function Stepper({ label, text, onChangeText, step, min, max, unit, error, hideLabel = false, testID }: Props) {
+export function Stepper({
+  label,
+  text,
+  onChangeText,
+  step,
+  min,
+  max,
+  unit,
+  error,
+  hideLabel = false,
+  testID,
+}: Props) {
   const by = (direction: 1 | -1) => {
     const value = Number(text);
     const from = Number.isFinite(value) ? value : min;
     // From an odd value go to the next step, not past it.
-    const next = direction === 1 ? Math.floor(from / step + 1e-9) * step + step : Math.ceil(from / step - 1e-9) * step - step;
+    const next =
+      direction === 1
+        ? Math.floor(from / step + 1e-9) * step + step
+        : Math.ceil(from / step - 1e-9) * step - step;
     onChangeText(tidy(Math.min(max, Math.max(min, next))));
   };
   return (
@@ -37,7 +51,7 @@ export function Stepper({ label, text, onChangeText, step, min, max, unit, error
         </Text>
       )}
       <View style={styles.row}>
-        <StepButton path={mdiMinus} name={`Less: ${label}`} onPress={() => by(-1)} />
+        <StepButton path={minusIcon} name={`Less: ${label}`} onPress={() => by(-1)} />
         <TextInput
           aria-label={unit ? `${label}, ${unit}` : label}
           aria-invalid={Boolean(error)}
@@ -49,7 +63,7 @@ export function Stepper({ label, text, onChangeText, step, min, max, unit, error
           {...(testID ? { testID } : {})}
         />
         {unit ? <Text tone="ink2">{unit}</Text> : null}
-        <StepButton path={mdiPlus} name={`More: ${label}`} onPress={() => by(1)} />
+        <StepButton path={plusIcon} name={`More: ${label}`} onPress={() => by(1)} />
       </View>
       {error ? (
         <Text size="small" strong tone="brick" accessibilityLiveRegion="polite">
@@ -85,7 +99,7 @@ const styles = StyleSheet.create({
     color: colour.ink,
     fontVariant: ['tabular-nums', 'lining-nums'],
     textAlign: 'center',
-    width: 72,
+    width: 62,
     minHeight: TARGET,
     borderBottomWidth: 1,
     borderColor: colour.rule,

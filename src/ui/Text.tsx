@@ -14,7 +14,11 @@ export function Text({ size = 'body', strong = false, tone = 'ink', style, ...re
       {...rest}
       style={[
         type[size],
-        { fontFamily: strong ? font.strong : font.text, color: colour[tone], fontVariant: ['tabular-nums', 'lining-nums'] },
+        {
+          fontFamily: strong ? font.strong : font.text,
+          color: colour[tone],
+          fontVariant: ['tabular-nums', 'lining-nums'],
+        },
         style,
       ]}
     />
@@ -34,7 +38,11 @@ export function Heading({ size = 'large', level = 2, tone = 'ink', style, ...res
       accessibilityRole="header"
       aria-level={level}
       {...rest}
-      style={[type[size], { fontFamily: font.heading, color: colour[tone], fontVariant: ['lining-nums'] }, style]}
+      style={[
+        type[size],
+        { fontFamily: font.heading, color: colour[tone], fontVariant: ['lining-nums'] },
+        style,
+      ]}
     />
   );
 }

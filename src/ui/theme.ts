@@ -38,17 +38,34 @@ export const theme = createTheme({
         paddingHorizontal: space.m,
       },
       inputStyle: { ...type.body, fontFamily: font.text, color: colour.ink, minHeight: TARGET - 2 },
-      labelStyle: { ...type.small, fontFamily: font.text, fontWeight: 'normal', color: colour.ink2 },
+      labelStyle: {
+        ...type.small,
+        fontFamily: font.text,
+        fontWeight: 'normal',
+        color: colour.ink2,
+      },
       errorStyle: { ...type.small, fontFamily: font.strong, color: colour.brick, margin: 0 },
     },
     CheckBox: {
-      containerStyle: { backgroundColor: 'transparent', borderWidth: 0, padding: 0, margin: 0, marginLeft: 0 },
+      containerStyle: {
+        backgroundColor: 'transparent',
+        borderWidth: 0,
+        padding: 0,
+        margin: 0,
+        marginLeft: 0,
+      },
       textStyle: { ...type.body, fontFamily: font.text, fontWeight: 'normal', color: colour.ink },
       checkedColor: colour.tawny,
       uncheckedColor: colour.ink2,
     },
     Dialog: {
-      overlayStyle: { backgroundColor: colour.sheet, borderRadius: radius.l, padding: space.xl, width: '90%', maxWidth: 480 },
+      overlayStyle: {
+        backgroundColor: colour.sheet,
+        borderRadius: radius.l,
+        padding: space.xl,
+        width: '90%',
+        maxWidth: 480,
+      },
     },
   },
 });

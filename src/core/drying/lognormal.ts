@@ -1,5 +1,9 @@
-import cdf from '@stdlib/stats-base-dists-normal-cdf';
-import quantile from '@stdlib/stats-base-dists-normal-quantile';
+import erfc from '@stdlib/math-base-special-erfc';
+import erfcinv from '@stdlib/math-base-special-erfcinv';
+
+/** Standard normal quantile and distribution function, by the complementary error function. */
+const normalQuantile = (p: number): number => -Math.SQRT2 * erfcinv(2 * p);
+const normalCdf = (z: number): number => 0.5 * erfc(-z / Math.SQRT2);
 
 /** A log-normal time or dose: its median, and the standard deviation of its natural logarithm. */
 export interface LogNormal {
@@ -9,10 +13,10 @@ export interface LogNormal {
 
 /** The value below which a share `p` of the outcomes lie; p in (0, 1). */
 export const quantileOf = ({ median, sigma }: LogNormal, p: number): number =>
-  p === 0.5 ? median : median * Math.exp(sigma * quantile(p, 0, 1));
+  p === 0.5 ? median : median * Math.exp(sigma * normalQuantile(p));
 
 /** Chance that the outcome is at most `value`. */
 export function probabilityBy({ median, sigma }: LogNormal, value: number): number {
   if (value <= 0) return 0;
-  return cdf(Math.log(value / median) / sigma, 0, 1);
+  return normalCdf(Math.log(value / median) / sigma);
 }

@@ -1,5 +1,5 @@
-import { converter, formatHex, parse } from 'culori';
 import { PIGMENT_ROWS } from '@/data/pigments';
+import { hexToLinear, linearToHex, type Bands } from './srgb';
 
 /**
  * Colour of a mixture of pigments by single-constant Kubelka-Munk on three bands of linear sRGB:
@@ -7,11 +7,8 @@ import { PIGMENT_ROWS } from '@/data/pigments';
  * Kubelka & Munk, Z. tech. Phys. 12 (1931); Duncan's additivity, Proc. Phys. Soc. 52 (1940); from
  * memory. Three bands and estimated masstones: good for telling films apart, not for matching.
  */
-const toLinear = converter('lrgb');
 const MIN_REFLECTANCE = 0.002;
 const MAX_REFLECTANCE = 0.98;
-
-type Bands = [number, number, number];
 
 const kOverS = (r: number): number => {
   const reflectance = Math.min(MAX_REFLECTANCE, Math.max(MIN_REFLECTANCE, r));
@@ -21,13 +18,10 @@ const reflectance = (ks: number): number => 1 + ks - Math.sqrt(ks * ks + 2 * ks)
 
 /** Colorants carry their strength; whites and fillers scatter, so their weight is that of an opaque paint. */
 const bandsByPigment = new Map<string, { strength: number; ks: Bands }>(
-  PIGMENT_ROWS.map((row) => {
-    const { r, g, b } = toLinear(parse(row.masstone_srgb)!)!;
-    return [
-      row.key,
-      { strength: row.tinting_strength, ks: [kOverS(r), kOverS(g), kOverS(b)] as Bands },
-    ];
-  }),
+  PIGMENT_ROWS.map((row) => [
+    row.key,
+    { strength: row.tinting_strength, ks: hexToLinear(row.masstone_srgb).map(kOverS) as Bands },
+  ]),
 );
 
 /** Medium without pigment: pale amber, as oil looks over white. */
@@ -45,6 +39,5 @@ export function mixColour(pigments: Record<string, number>): string {
     ks.forEach((_, i) => (ks[i]! += w * pigment.ks[i]!));
   }
   if (weight === 0) return CLEAR_MEDIUM;
-  const [r, g, b] = ks.map((x) => reflectance(x / weight)) as Bands;
-  return formatHex({ mode: 'lrgb', r, g, b });
+  return linearToHex(ks.map((x) => reflectance(x / weight)) as Bands);
 }

@@ -1,6 +1,7 @@
-import { differenceCiede2000, wcagLuminance } from 'culori';
+import { converter, differenceCiede2000, wcagLuminance } from 'culori';
 import { PIGMENT_ROWS } from '@/data/pigments';
 import { CLEAR_MEDIUM, mixColour } from '.';
+import { hexToLinear, linearToHex } from './srgb';
 
 const difference = differenceCiede2000();
 
@@ -26,4 +27,14 @@ test('phthalo blue and arylide yellow make a green', () => {
   ];
   expect(g).toBeGreaterThan(r);
   expect(g).toBeGreaterThan(b);
+});
+
+// Reference library: culori, https://culorijs.org (npm culori 4), for IEC 61966-2-1.
+test('sRGB to linear and back agrees with culori and round-trips every masstone', () => {
+  const lrgb = converter('lrgb');
+  for (const { masstone_srgb: hex } of PIGMENT_ROWS) {
+    const { r, g, b } = lrgb(hex)!;
+    hexToLinear(hex).forEach((v, i) => expect(v).toBeCloseTo([r, g, b][i]!, 6));
+    expect(linearToHex(hexToLinear(hex))).toBe(hex);
+  }
 });

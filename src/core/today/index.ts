@@ -1,7 +1,9 @@
 export {
+  clusterRows,
   comingReady,
   today,
   TODAY_GROUPS,
+  type TodayCluster,
   type TodayGroup,
   type TodayReason,
   type TodayRow,

@@ -9,7 +9,7 @@ import {
   stackOf,
 } from '../testing/paintings';
 import { recipe, tube } from '../testing/recipes';
-import { comingReady, today } from '.';
+import { clusterRows, comingReady, today } from '.';
 
 const WHITE = [tube('titanium-white')];
 const see = (paintings: Painting[], nowMs = NOW_MS) =>
@@ -91,4 +91,14 @@ test('in a studio at freezing point drying stands still, and it says so', () => 
   const rows = today([cold], NOW_MS);
   expect(rows['still-open'].length + rows['leave-alone'].length).toBe(2);
   expect(comingReady(rows['leave-alone'], NOW_MS, 3)).toEqual([]);
+});
+
+test('passages that were laid together and wait for the same coat are told once', () => {
+  const both = lay(two, 'c0', 9, [0, 1]);
+  const [cluster, ...rest] = clusterRows(see([both])['takes-a-coat']);
+  expect(rest).toEqual([]);
+  expect(cluster!.passages.map((p) => p.name)).toEqual(['jars', 'wall']);
+  expect(cluster!.whole).toBe(true);
+  const apart = lay(lay(two, 'c0', 9, [0]), 'c0', 8, [1]);
+  expect(clusterRows(see([apart])['takes-a-coat'])).toHaveLength(2);
 });

@@ -6,7 +6,7 @@ import {
   type PaintingAssessment,
   type SiteStack,
 } from '../painting/assess';
-import type { Onto, Passage } from '../painting/schema';
+import type { Onto, Painting, Passage } from '../painting/schema';
 
 export const TODAY_GROUPS = ['takes-a-coat', 'still-open', 'leave-alone'] as const;
 export type TodayGroup = (typeof TODAY_GROUPS)[number];
@@ -23,8 +23,8 @@ export type TodayReason =
   | 'stands-still';
 
 export interface TodayRow {
-  paintingId: string;
-  title: string;
+  painting: Painting;
+  stack: SiteStack;
   passage: Passage;
   spotName: string | null;
   group: TodayGroup;
@@ -104,8 +104,8 @@ function rowOf(
   const next = nextPlanned(stack);
   const judged = top ? paintedRow(top, next, nowMs) : bareRow(assessment.groundReadyAtMs, nowMs);
   return {
-    paintingId: assessment.painting.id,
-    title: assessment.painting.title,
+    painting: assessment.painting,
+    stack,
     passage,
     spotName: stack.site.spotName,
     top,
@@ -150,6 +150,34 @@ export function today(
     'still-open': group('still-open'),
     'leave-alone': group('leave-alone'),
   };
+}
+
+/** Rows of one painting that were laid together and wait for the same coat say the same thing once. */
+export interface TodayCluster {
+  row: TodayRow;
+  passages: Passage[];
+  /** All passages of the painting. */
+  whole: boolean;
+}
+
+/** Put rows together that differ only in their passage. Keeps the order of the first of each. */
+export function clusterRows(rows: TodayRow[]): TodayCluster[] {
+  const clusters = new Map<string, TodayCluster>();
+  for (const row of rows) {
+    const nextCoat = row.next?.film.coatIds.join() ?? '';
+    const key = [
+      row.painting.id,
+      row.reason,
+      row.spotName ?? '',
+      row.top?.film.key ?? 'ground',
+      nextCoat,
+    ].join('|');
+    const known = clusters.get(key);
+    const passages = known ? [...known.passages, row.passage] : [row.passage];
+    const whole = row.spotName === null && passages.length === row.painting.passages.length;
+    clusters.set(key, { row: known?.row ?? row, passages, whole });
+  }
+  return [...clusters.values()];
 }
 
 /** What comes ready between now and the end of tomorrow: rows of the waiting group within `days`. */

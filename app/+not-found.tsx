@@ -1,0 +1,1 @@
+export { NotHereScreen as default } from '@/features/frame/NotHereScreen';

@@ -1,0 +1,7 @@
+import { useParam } from '@/features/params';
+import { SectionScreen } from '@/features/section/SectionScreen';
+
+export default function SectionRoute() {
+  const passageId = useParam('passageId') ?? '';
+  return <SectionScreen key={passageId} id={useParam('id') ?? ''} passageId={passageId} />;
+}

@@ -1,0 +1,13 @@
+import { CoatScreen } from '@/features/coat/CoatScreen';
+import { useParam } from '@/features/params';
+
+export default function CoatRoute() {
+  return (
+    <CoatScreen
+      id={useParam('id') ?? ''}
+      coatId={useParam('coatId') ?? ''}
+      passageId={useParam('passage')}
+      afterId={useParam('after')}
+    />
+  );
+}

@@ -1,0 +1,1 @@
+export { PaintingsScreen as default } from '@/features/paintings/PaintingsScreen';

@@ -1,0 +1,1 @@
+export { NewPaintingScreen as default } from '@/features/paintings/NewPaintingScreen';

@@ -1,0 +1,207 @@
+import { exportFile, NEW_STUDIO, type ExportFile } from '../src/core/formats';
+import {
+  layCoat,
+  startPainting,
+  type Coat,
+  type Making,
+  type NewPainting,
+  type Painting,
+} from '../src/core/painting';
+
+/**
+ * An invented studio of three paintings in the middle of their work. Nothing here is a real picture,
+ * person or place. Times count back from `nowMs`, so that Today is alive whenever it is opened.
+ */
+const DAY_MS = 86_400_000;
+
+const counting = (prefix: string, now: string): Making => {
+  let n = 0;
+  return { now, newId: () => `${prefix}-${++n}` };
+};
+
+interface Hand {
+  painting: Painting;
+  making: Making;
+  ago(days: number): string;
+}
+
+function begin(prefix: string, nowMs: number, startedDaysAgo: number, input: NewPainting): Hand {
+  const ago = (days: number) => new Date(nowMs - days * DAY_MS).toISOString();
+  const making = counting(prefix, ago(startedDaysAgo));
+  return { painting: startPainting(input, making), making: { ...making, now: ago(0) }, ago };
+}
+
+const coatNamed = (p: Painting, name: string, passage?: string): Coat => {
+  const id = passage === undefined ? undefined : p.passages.find((x) => x.name === passage)!.id;
+  return p.coats.find((c) => c.name === name && (id === undefined || c.passageIds.includes(id)))!;
+};
+
+function laid(
+  hand: Hand,
+  name: string,
+  passages: string[],
+  daysAgo: number,
+  more: { intoWet?: boolean; spot?: { name: string; share: number } } = {},
+): Hand {
+  let { painting } = hand;
+  for (const coat of new Set(passages.map((x) => coatNamed(painting, name, x)))) {
+    const passageIds = painting.passages
+      .filter((p) => passages.includes(p.name) && coat.passageIds.includes(p.id))
+      .map((p) => p.id);
+    painting = layCoat(
+      painting,
+      {
+        coatId: coat.id,
+        passageIds,
+        at: hand.ago(daysAgo),
+        spot: more.spot ?? null,
+        intoWet: more.intoWet ?? false,
+      },
+      hand.making,
+    );
+  }
+  return { ...hand, painting };
+}
+
+/** Change a planned coat of one passage. */
+function planned(hand: Hand, name: string, passage: string, change: (coat: Coat) => Coat): Hand {
+  const target = coatNamed(hand.painting, name, passage);
+  return {
+    ...hand,
+    painting: {
+      ...hand.painting,
+      coats: hand.painting.coats.map((c) => (c.id === target.id ? change(c) : c)),
+    },
+  };
+}
+
+function added(hand: Hand, coat: Coat, beforeName: string): Hand {
+  const target = coatNamed(
+    hand.painting,
+    beforeName,
+    hand.painting.passages.find((p) => coat.passageIds.includes(p.id))!.name,
+  );
+  const place = hand.painting.coats.indexOf(target);
+  const coats = [...hand.painting.coats.slice(0, place), coat, ...hand.painting.coats.slice(place)];
+  return { ...hand, painting: { ...hand.painting, coats } };
+}
+
+/** A still life in glazes; a scumble is planned too lean on the quinces. */
+function quinces(nowMs: number): Painting {
+  let hand = begin('quinces', nowMs, 40, {
+    title: 'Quinces on Slate',
+    support: { kind: 'linen', widthMm: 500, heightMm: 400 },
+    ground: { kind: 'oil-ground', laidAt: new Date(nowMs - 90 * DAY_MS).toISOString() },
+    method: 'oil-under-glaze',
+    passages: [
+      { name: 'quinces', share: 0.3 },
+      { name: 'slate', share: 0.25 },
+      { name: 'wall', share: 0.3 },
+      { name: 'cloth', share: 0.15 },
+    ],
+  });
+  hand = { ...hand, painting: { ...hand.painting, school: 'total-oil' } };
+  const all = ['quinces', 'slate', 'wall', 'cloth'];
+  hand = planned(hand, 'Body colour', 'quinces', (c) => ({
+    ...c,
+    recipe: {
+      ...c.recipe,
+      mix: [
+        { parts: 3, pigment: 'titanium-white', binder: 'linseed' },
+        { parts: 3, pigment: 'yellow-ochre', binder: 'linseed' },
+        { parts: 1, pigment: 'cadmium-yellow', binder: 'linseed' },
+      ],
+      thicknessUm: 60,
+    },
+  }));
+  hand = planned(hand, 'Glaze 1', 'quinces', (c) => ({
+    ...c,
+    recipe: {
+      ...c.recipe,
+      mix: [{ parts: 1, pigment: 'diarylide-indian-yellow', binder: 'linseed' }],
+      mediumShare: 0.35,
+    },
+  }));
+  const passageId = hand.painting.passages[0]!.id;
+  hand = added(
+    hand,
+    {
+      id: 'quinces-scumble',
+      name: 'Scumble',
+      role: 'scumble',
+      passageIds: [passageId],
+      recipe: {
+        mix: [
+          { parts: 5, pigment: 'titanium-white', binder: 'linseed' },
+          { parts: 2, pigment: 'yellow-ochre', binder: 'linseed' },
+        ],
+        medium: [
+          { parts: 1, ingredient: 'stand-oil' },
+          { parts: 1, ingredient: 'mineral-spirits' },
+        ],
+        mediumShare: 0.22,
+        thicknessUm: 20,
+      },
+      application: 'scumble',
+      onto: 'touch-dry',
+      spot: null,
+    },
+    'Glaze 2',
+  );
+  hand = laid(hand, 'Tone', all, 38);
+  hand = laid(hand, 'Underpainting', all, 30);
+  hand = laid(hand, 'Body colour', ['quinces'], 14);
+  hand = laid(hand, 'Body colour', ['wall'], 9);
+  hand = laid(hand, 'Body colour', ['slate'], 2.4);
+  hand = laid(hand, 'Body colour', ['cloth'], 0.25);
+  hand = laid(hand, 'Glaze 1', ['quinces'], 2.1);
+  return hand.painting;
+}
+
+/** An interior with an alkyd medium: everything goes fast. */
+function ropewalk(nowMs: number): Painting {
+  let hand = begin('ropewalk', nowMs, 20, {
+    title: 'The Ropewalk',
+    support: { kind: 'fibreboard-panel', widthMm: 600, heightMm: 300 },
+    ground: { kind: 'acrylic-gesso', coats: 4 },
+    method: 'alkyd-three-stage',
+    passages: [
+      { name: 'near wall', share: 0.4 },
+      { name: 'ropes', share: 0.2 },
+      { name: 'far end', share: 0.4 },
+    ],
+  });
+  const all = ['near wall', 'ropes', 'far end'];
+  hand = laid(hand, 'Underpainting', all, 11);
+  hand = laid(hand, 'Body colour', ['near wall'], 6);
+  hand = laid(hand, 'Body colour', ['ropes'], 1.1);
+  hand = laid(hand, 'Body colour', ['far end'], 0.12);
+  return hand.painting;
+}
+
+/** A bare ground: which day must it be toned? */
+function netLoft(nowMs: number): Painting {
+  return begin('loft', nowMs, 3, {
+    title: 'The Net Loft, Evening',
+    support: { kind: 'canvas', widthMm: 800, heightMm: 600 },
+    ground: { kind: 'acrylic-gesso', coats: 3 },
+    method: 'acrylic-under',
+    passages: [
+      { name: 'rafters', share: 0.35 },
+      { name: 'nets', share: 0.25 },
+      { name: 'window light', share: 0.1 },
+      { name: 'floor', share: 0.3 },
+    ],
+  }).painting;
+}
+
+/** The whole demo studio as an export file, as if it had been saved at `nowMs`. */
+export function demoStudio(nowMs: number): ExportFile {
+  const paintings = [quinces(nowMs), ropewalk(nowMs), netLoft(nowMs)];
+  const studio = {
+    ...NEW_STUDIO,
+    climate: { ...NEW_STUDIO.climate, temperatureC: 18.5, relativeHumidityPct: 56 },
+    paintingOrder: paintings.map((p) => p.id),
+  };
+  return exportFile('studio', paintings, studio, new Date(nowMs).toISOString());
+}

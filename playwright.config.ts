@@ -1,0 +1,43 @@
+import { defineConfig } from '@playwright/test';
+
+const PORT = 4290;
+
+/** The real build behind the real server, at both sizes. */
+export default defineConfig({
+  testDir: 'tests/e2e',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: true,
+  retries: 0,
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ?? 'test-results/e2e.json' }],
+  ],
+  webServer: {
+    command: 'node --import tsx server/index.ts',
+    url: `http://127.0.0.1:${PORT}/healthz`,
+    env: { PORT: String(PORT) },
+    reuseExistingServer: false,
+  },
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    locale: 'en-GB',
+    timezoneId: 'Europe/Berlin',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  projects: [
+    { name: 'phone', use: { viewport: { width: 390, height: 844 } } },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+});

@@ -1,0 +1,84 @@
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import { existsSync } from 'node:fs';
+import path from 'node:path';
+
+export interface AppOptions {
+  /** Folder of the exported web app. */
+  distDir: string;
+  /** Tell the app to open the demo studio when it is empty. */
+  demo: boolean;
+}
+
+const YEAR_S = 31_536_000;
+/** Metro puts the content hash into these names, so they may be kept for ever. */
+const HASHED = /[.-][0-9a-f]{20,}\.\w+$/;
+
+/**
+ * The server as a value, without a port, so that tests can run it. Serves the exported app compressed,
+ * with every route falling back to its page, under headers that allow nothing but its own origin.
+ */
+export function createApp({ distDir, demo }: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          // React Native for web and the font loader add style elements; nothing else is inline.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          fontSrc: ["'self'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          connectSrc: ["'self'"],
+          objectSrc: ["'none'"],
+          baseUri: ["'self'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      // Served over plain HTTP on the loopback address: there is nothing to upgrade to.
+      strictTransportSecurity: false,
+      referrerPolicy: { policy: 'no-referrer' },
+    }),
+  );
+  app.use(compression());
+  app.get('/healthz', (_request, response) => {
+    response
+      .set('Cache-Control', 'no-store')
+      .json({ ok: existsSync(path.join(distDir, 'index.html')) });
+  });
+  app.get('/api/studio', (_request, response) => {
+    response.set('Cache-Control', 'no-store').json({ demo });
+  });
+  app.use('/api', (_request, response) => {
+    response.status(404).json({ error: 'There is nothing at this address.' });
+  });
+  app.use(
+    express.static(distDir, {
+      index: false,
+      setHeaders: (response, file) => {
+        response.setHeader(
+          'Cache-Control',
+          HASHED.test(file) ? `public, max-age=${YEAR_S}, immutable` : 'no-cache',
+        );
+      },
+    }),
+  );
+  app.use((request, response, next) => {
+    if (request.method !== 'GET' && request.method !== 'HEAD') return next();
+    // A missing script or font is an error, not a page.
+    if (path.extname(request.path) !== '') {
+      response.status(404).type('text/plain').send('Not found.');
+      return;
+    }
+    response.sendFile(path.join(distDir, 'index.html'), {
+      headers: { 'Cache-Control': 'no-cache' },
+    });
+  });
+  return app;
+}

@@ -1,0 +1,156 @@
+import { StyleSheet, View } from 'react-native';
+import type { Painting } from '@/core/painting';
+import { SCHOOLS, type Verdict } from '@/core/schools';
+import { Notice } from '@/ui/Notice';
+import { Heading, Text } from '@/ui/Text';
+import { duration } from '@/ui/time/words';
+import { colour, space } from '@/ui/tokens';
+import type { CoatEditor, LivePassage } from './useCoatEditor';
+
+const BROKEN: ReadonlySet<Verdict> = new Set(['fail', 'caution']);
+
+/** Figures and verdict of the draft, as they change. */
+export function LivePanel({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
+  const { layer, passages, cautions } = editor.live;
+  if (!layer) {
+    return (
+      <View style={{ gap: space.s }}>
+        <Heading>Not a coat yet</Heading>
+        {editor.checked.problems.slice(0, 3).map((p) => (
+          <Notice key={p} tone="refusal">
+            {p}
+          </Notice>
+        ))}
+      </View>
+    );
+  }
+  const c = layer.composition;
+  const { touchDays, throughDays } = editor.live;
+  const lost = layer.film.lossFraction;
+  return (
+    <View style={{ gap: space.m }} accessibilityLiveRegion="polite">
+      <Verdicts passages={passages} painting={painting} />
+      <View style={styles.figures}>
+        <Figure
+          name="fatness"
+          value={`${Math.round(c.fatness * 100)} %`}
+          note="oil and resin in the dry film"
+        />
+        <Figure
+          name="solvent lost"
+          value={`${Math.round(c.volatileFraction * 100)} %`}
+          note="of the wet mixture"
+        />
+        <Figure
+          name="reduced PVC"
+          value={c.reducedPvc === null ? '–' : c.reducedPvc.toFixed(2)}
+          note="above 1 is chalky"
+        />
+        <Figure
+          name="added oil"
+          value={c.addedOilRatio === null ? '–' : c.addedOilRatio.toFixed(2)}
+          note="per volume of paint"
+        />
+        <TimeFigure name="touch-dry" days={touchDays} />
+        <TimeFigure name="through-dry" days={throughDays} />
+      </View>
+      {lost > 0.02 ? (
+        <Text
+          size="small"
+          tone="ink2"
+        >{`The ground drinks ${Math.round(lost * 100)} % of its oil: ${layer.thicknessUm.toFixed(0)} µm are left.`}</Text>
+      ) : null}
+      <Text size="small" tone="ink2">
+        Times are for the climate in Settings, from the moment it is laid.
+      </Text>
+      {cautions.map((caution) => (
+        <Notice key={caution}>{caution}</Notice>
+      ))}
+    </View>
+  );
+}
+
+function Verdicts({ passages, painting }: { passages: LivePassage[]; painting: Painting }) {
+  const worst = passages.find((p) => p.verdict && BROKEN.has(p.verdict)) ?? passages[0];
+  if (!worst) return null;
+  const broken = worst.verdict !== null && BROKEN.has(worst.verdict);
+  return (
+    <View style={{ gap: 2 }}>
+      <Text
+        size="small"
+        tone="ink2"
+      >{`${SCHOOLS[painting.school].name}${passages.length > 1 ? `, on ${worst.name}` : ''}`}</Text>
+      <Heading size="body" tone={broken ? 'brick' : 'ink'}>
+        {worst.sentence}
+      </Heading>
+      {worst.figures ? (
+        <Text strong tone={broken ? 'brick' : 'ink'}>
+          {worst.figures}
+        </Text>
+      ) : null}
+    </View>
+  );
+}
+
+function Figure({ name, value, note }: { name: string; value: string; note: string }) {
+  return (
+    <View style={styles.figure}>
+      <Text size="small" tone="ink2">
+        {name}
+      </Text>
+      <Text size="large" strong>
+        {value}
+      </Text>
+      <Text size="small" tone="ink2">
+        {note}
+      </Text>
+    </View>
+  );
+}
+
+function TimeFigure({ name, days }: { name: string; days: [number, number] | null }) {
+  if (!days) return <Figure name={name} value="never" note="too cold to dry" />;
+  return (
+    <Figure name={name} value={duration(days[0])} note={`50 %; 90 % in ${duration(days[1])}`} />
+  );
+}
+
+/** The same on one line, for the foot of the phone. */
+export function LiveStrip({ editor }: { editor: CoatEditor }) {
+  const { layer, passages } = editor.live;
+  const worst = passages.find((p) => p.verdict && BROKEN.has(p.verdict));
+  if (!layer) {
+    return (
+      <Text strong tone="brick" size="small" numberOfLines={2}>
+        {editor.checked.problems[0] ?? 'Not a coat yet.'}
+      </Text>
+    );
+  }
+  const c = layer.composition;
+  return (
+    <View>
+      <Text strong>
+        {`${Math.round(c.fatness * 100)} % oil   ${c.reducedPvc === null ? '' : `Λ ${c.reducedPvc.toFixed(2)}   `}${editor.live.touchDays ? `dry in ${duration(editor.live.touchDays[0])}` : 'does not dry'}`}
+      </Text>
+      <Text size="small" tone={worst ? 'brick' : 'ink2'} numberOfLines={1}>
+        {worst ? worst.sentence : 'It holds where it lies.'}
+      </Text>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  figures: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    borderTopWidth: 1,
+    borderTopColor: colour.rule,
+  },
+  figure: {
+    width: '50%',
+    paddingVertical: space.s,
+    borderBottomWidth: 1,
+    borderBottomColor: colour.rule,
+    paddingRight: space.s,
+  },
+});

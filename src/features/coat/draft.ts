@@ -1,0 +1,120 @@
+import { APPLICATIONS, type ApplicationKey } from '@/data/applications';
+import type { BinderKey } from '@/data/binders';
+import type { IngredientKey } from '@/data/ingredients';
+import { coatSchema, type Coat, type CoatRole, type Onto, type Painting } from '@/core/painting';
+
+/** A coat while it is edited: numbers are kept as typed. */
+export interface CoatDraft {
+  id: string;
+  name: string;
+  role: CoatRole;
+  passageIds: string[];
+  mix: { parts: string; pigment: string; binder: BinderKey }[];
+  medium: { parts: string; ingredient: IngredientKey }[];
+  sharePct: string;
+  application: ApplicationKey;
+  thicknessUm: string;
+  onto: Onto;
+  spot: { on: boolean; name: string; sharePct: string };
+}
+
+const tidy = (value: number, digits = 2): string => String(Number(value.toFixed(digits)));
+
+export const draftOf = (coat: Coat): CoatDraft => ({
+  id: coat.id,
+  name: coat.name,
+  role: coat.role,
+  passageIds: coat.passageIds,
+  mix: coat.recipe.mix.map((t) => ({ ...t, parts: tidy(t.parts) })),
+  medium: coat.recipe.medium.map((m) => ({ ...m, parts: tidy(m.parts) })),
+  sharePct: tidy(coat.recipe.mediumShare * 100, 1),
+  application: coat.application,
+  thicknessUm: tidy(coat.recipe.thicknessUm, 1),
+  onto: coat.onto,
+  spot: {
+    on: coat.spot !== null,
+    name: coat.spot?.name ?? '',
+    sharePct: tidy((coat.spot?.share ?? 0.05) * 100, 1),
+  },
+});
+
+const number = (text: string): number =>
+  text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
+
+export interface CheckedDraft {
+  coat: Coat | null;
+  /** Sentence for a field, by its path in the coat, e.g. "recipe.mix.0.parts". */
+  problem(path: string): string | undefined;
+  problems: string[];
+}
+
+/** Read a draft as a coat; what is wrong stands at its field, and then there is no coat. */
+export function checkDraft(draft: CoatDraft): CheckedDraft {
+  const parsed = coatSchema.safeParse({
+    id: draft.id,
+    name: draft.name,
+    role: draft.role,
+    passageIds: draft.passageIds,
+    recipe: {
+      mix: draft.mix.map((t) => ({ ...t, parts: number(t.parts) })),
+      medium: draft.medium.map((m) => ({ ...m, parts: number(m.parts) })),
+      mediumShare: number(draft.sharePct) / 100,
+      thicknessUm: number(draft.thicknessUm),
+    },
+    application: draft.application,
+    onto: draft.onto,
+    spot: draft.spot.on
+      ? { name: draft.spot.name, share: number(draft.spot.sharePct) / 100 }
+      : null,
+  });
+  const issues = parsed.error?.issues ?? [];
+  return {
+    coat: parsed.success ? parsed.data : null,
+    problem: (path) => issues.find((i) => i.path.join('.') === path)?.message,
+    problems: issues.map((i) => i.message),
+  };
+}
+
+/** A new coat: like the one it follows, else like the last one of the passage, else a plain brush coat. */
+export function newDraft(
+  painting: Painting,
+  passageId: string | null,
+  afterId: string | null,
+  id: string,
+): CoatDraft {
+  const followed = painting.coats.find((c) => c.id === afterId);
+  const like =
+    followed ??
+    [...painting.coats]
+      .reverse()
+      .find((c) => passageId === null || c.passageIds.includes(passageId));
+  const passageIds = passageId
+    ? [passageId]
+    : (followed?.passageIds ?? painting.passages.map((p) => p.id));
+  if (like) return { ...draftOf(like), id, name: `${like.name} again`, passageIds };
+  return {
+    id,
+    name: 'Body colour',
+    role: 'overpainting',
+    passageIds,
+    mix: [{ parts: '1', pigment: 'titanium-white', binder: 'linseed' }],
+    medium: [],
+    sharePct: '0',
+    application: 'brush-coat',
+    thicknessUm: String(APPLICATIONS['brush-coat'].typicalUm),
+    onto: 'touch-dry',
+    spot: { on: false, name: '', sharePct: '5' },
+  };
+}
+
+/** What usually goes with a role: how it is put on, and how thick. */
+export const ROLE_APPLICATION: Record<CoatRole, ApplicationKey> = {
+  tone: 'stain',
+  underpainting: 'scrub-in',
+  'block-in': 'brush-coat',
+  overpainting: 'brush-coat',
+  detail: 'brush-coat',
+  glaze: 'glaze',
+  scumble: 'scumble',
+  'oiling-out': 'rubbed-on',
+};

@@ -1,0 +1,107 @@
+import { mixColour } from '@/core/optics';
+import {
+  nextPlanned,
+  stairWidth,
+  topLaid,
+  verdictOf,
+  type Ground,
+  type Layer,
+  type Painting,
+  type SiteStack,
+  type Support,
+} from '@/core/painting';
+import { SCHOOLS, type SchoolKey, type Verdict } from '@/core/schools';
+import type { FilmState, FilmStep, GroundDrawing } from '@/ui/film/step';
+
+/** Layers and grounds of the core as things to draw. */
+
+const GROUND_COLOUR = {
+  'acrylic-gesso': '#E3DCCC',
+  'oil-ground': '#E4DAC5',
+  'old-painting': '#8B7A63',
+} as const;
+
+export const SUPPORT_NAME: Record<Support['kind'], string> = {
+  canvas: 'canvas',
+  linen: 'linen',
+  'wood-panel': 'wood panel',
+  'fibreboard-panel': 'fibreboard panel',
+};
+
+export function groundName(ground: Ground): string {
+  switch (ground.kind) {
+    case 'acrylic-gesso':
+      return `acrylic gesso, ${ground.coats} ${ground.coats === 1 ? 'coat' : 'coats'}`;
+    case 'oil-ground':
+      return 'oil ground';
+    case 'old-painting':
+      return 'old oil painting';
+  }
+}
+
+/** "gesso on linen": what the section writes beside the weave. */
+function groundLabel(painting: Painting): string {
+  const on = SUPPORT_NAME[painting.support.kind];
+  const short = {
+    'acrylic-gesso': 'gesso on',
+    'oil-ground': 'oil-primed',
+    'old-painting': 'old paint on',
+  }[painting.ground.kind];
+  return `${short} ${on}`;
+}
+
+export const groundDrawing = (painting: Painting): GroundDrawing => ({
+  kind: painting.ground.kind,
+  label: groundLabel(painting),
+  colour: GROUND_COLOUR[painting.ground.kind],
+  thicknessUm: 0,
+  support: painting.support.kind,
+});
+
+const REFUSED: ReadonlySet<Verdict> = new Set(['fail', 'caution']);
+
+/** The chosen school objects, or the film by itself is no good. */
+export const isBroken = (layer: Layer, school: SchoolKey): boolean => {
+  const verdict = verdictOf(layer, school)?.verdict;
+  return (
+    (verdict !== undefined && REFUSED.has(verdict)) ||
+    layer.limits.some((l) => l.verdict === 'fail')
+  );
+};
+
+export function filmStep(layer: Layer, school: SchoolKey): FilmStep {
+  const measure = stairWidth(layer, school);
+  return {
+    key: layer.film.key,
+    name: layer.film.name,
+    // Linseed yellows an oil ground; titanium alone would be colder than any primed linen.
+    colour:
+      layer.film.coatIds.length === 0
+        ? GROUND_COLOUR['oil-ground']
+        : mixColour(layer.kept.pigments),
+    thicknessUm: layer.thicknessUm,
+    measure,
+    figure:
+      measure === null
+        ? ''
+        : SCHOOLS[school].format(measure).replace(' %', '').replace(' d', '').replace(' µm', ''),
+    state: layer.state,
+    broken: isBroken(layer, school),
+  };
+}
+
+export const stackSteps = (stack: SiteStack, school: SchoolKey): FilmStep[] =>
+  stack.layers.map((layer) => filmStep(layer, school));
+
+/** Films that are there, without the plan: the small core. An unpainted passage shows its first planned coat. */
+export function coreSteps(stack: SiteStack, school: SchoolKey): FilmStep[] {
+  const laid = stack.layers.filter((l) => !l.planned);
+  const next = nextPlanned(stack);
+  const shown = laid.some((l) => l.film.coatIds.length > 0) || !next ? laid : [...laid, next];
+  return shown.map((layer) => filmStep(layer, school));
+}
+
+export function stackState(stack: SiteStack): FilmState {
+  const top = topLaid(stack);
+  return top && top.film.coatIds.length > 0 ? top.state : 'planned';
+}

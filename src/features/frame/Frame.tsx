@@ -1,0 +1,111 @@
+import { Link, usePathname } from 'expo-router';
+import type { ReactNode } from 'react';
+import { Pressable, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { Icon } from '@/ui/Icon';
+import { Heading, Text } from '@/ui/Text';
+import { colour, space, TARGET, WIDE_FROM } from '@/ui/tokens';
+import { PLACES, type Place } from './places';
+import { SavingBar } from './SavingBar';
+import { UndoBar } from './UndoBar';
+
+/** Phone: the places at the foot. Wide: a rail at the left. */
+export function Frame({ children }: { children: ReactNode }) {
+  const wide = useWindowDimensions().width >= WIDE_FROM;
+  return (
+    <View style={[styles.frame, wide && { flexDirection: 'row' }]}>
+      {wide ? <Rail /> : null}
+      <View role="main" style={styles.main}>
+        <SavingBar />
+        {children}
+        <UndoBar />
+      </View>
+      {wide ? null : <Foot />}
+    </View>
+  );
+}
+
+function Rail() {
+  return (
+    <View role="navigation" aria-label="Places" style={styles.rail}>
+      <Heading level={2} size="large" style={styles.name}>
+        Tawny Hour
+      </Heading>
+      {PLACES.map((place) => (
+        <PlaceLink key={place.href} place={place} rail />
+      ))}
+    </View>
+  );
+}
+
+function Foot() {
+  return (
+    <View role="navigation" aria-label="Places" style={styles.foot}>
+      {PLACES.map((place) => (
+        <PlaceLink key={place.href} place={place} rail={false} />
+      ))}
+    </View>
+  );
+}
+
+function PlaceLink({ place, rail }: { place: Place; rail: boolean }) {
+  const here = place.owns(usePathname());
+  return (
+    <Link href={place.href} asChild>
+      <Pressable
+        accessibilityRole="link"
+        aria-current={here ? 'page' : undefined}
+        style={rail ? styles.railPlace : styles.footPlace}
+      >
+        <View
+          style={[
+            rail ? styles.railMark : styles.footMark,
+            here && { backgroundColor: colour.tawny },
+          ]}
+        />
+        <Icon path={place.icon} tint={here ? colour.ink : colour.ink2} />
+        <Text size="small" strong={here} tone={here ? 'ink' : 'ink2'}>
+          {place.name}
+        </Text>
+      </Pressable>
+    </Link>
+  );
+}
+
+const styles = StyleSheet.create({
+  frame: { flex: 1, backgroundColor: colour.wall },
+  main: { flex: 1, minWidth: 0 },
+  rail: {
+    width: 104,
+    backgroundColor: colour.sheet,
+    borderRightWidth: 1,
+    borderRightColor: colour.rule,
+    paddingTop: space.l,
+  },
+  name: { textAlign: 'center', marginBottom: space.xl, paddingHorizontal: space.s },
+  railPlace: { alignItems: 'center', paddingVertical: space.m, minHeight: TARGET },
+  railMark: {
+    position: 'absolute',
+    left: 0,
+    top: 10,
+    bottom: 10,
+    width: 4,
+    borderTopRightRadius: 3,
+    borderBottomRightRadius: 3,
+  },
+  foot: {
+    flexDirection: 'row',
+    backgroundColor: colour.sheet,
+    borderTopWidth: 1,
+    borderTopColor: colour.rule,
+    paddingBottom: space.xs,
+  },
+  footPlace: { flex: 1, alignItems: 'center', paddingTop: space.s, minHeight: 58 },
+  footMark: {
+    position: 'absolute',
+    top: -1,
+    width: 48,
+    height: 4,
+    borderBottomLeftRadius: 3,
+    borderBottomRightRadius: 3,
+  },
+});

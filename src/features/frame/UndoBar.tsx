@@ -1,0 +1,42 @@
+import { useEffect, useState } from 'react';
+import { StyleSheet, View } from 'react-native';
+import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import { undone } from '@/store/paintings';
+import { Action } from '@/ui/Action';
+import { Text } from '@/ui/Text';
+import { colour, space } from '@/ui/tokens';
+
+const SHOWN_MS = 20_000;
+
+/** For a while after each change: what was done, and undo. */
+export function UndoBar() {
+  const dispatch = useStoreDispatch();
+  const depth = useStoreSelector((state) => state.paintings.undoable.length);
+  const last = useStoreSelector((state) => state.paintings.undoable.at(-1));
+  const [shownFor, setShownFor] = useState<typeof last>(undefined);
+  useEffect(() => {
+    setShownFor(last);
+    const timer = setTimeout(() => setShownFor(undefined), SHOWN_MS);
+    return () => clearTimeout(timer);
+  }, [last, depth]);
+  if (!last || shownFor !== last) return null;
+  return (
+    <View style={styles.bar} accessibilityLiveRegion="polite">
+      <Text size="small" style={{ flex: 1 }} numberOfLines={2}>
+        {last.what}.
+      </Text>
+      <Action title="Undo" kind="quiet" onPress={() => dispatch(undone())} />
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  bar: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    paddingHorizontal: space.xl,
+    backgroundColor: colour.well,
+    borderTopWidth: 1,
+    borderTopColor: colour.rule,
+  },
+});

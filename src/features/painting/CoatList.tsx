@@ -1,0 +1,94 @@
+import { chevronRightIcon } from '@/ui/icons';
+import { useRouter } from 'expo-router';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { mixColour } from '@/core/optics';
+import { filmOfRecipe } from '@/core/film';
+import { STUDIO_HANDBOOK } from '@/core/handbook';
+import { unlaidPassages, type Coat, type Painting } from '@/core/painting';
+import { Action } from '@/ui/Action';
+import { Icon } from '@/ui/Icon';
+import { Heading, Text } from '@/ui/Text';
+import { colour, space, TARGET } from '@/ui/tokens';
+
+/** The plan: every coat, lowest first, with where it still has to go. */
+export function CoatList({ painting }: { painting: Painting }) {
+  const router = useRouter();
+  return (
+    <View style={{ marginBottom: space.huge }}>
+      <Heading style={{ marginBottom: space.s }}>Coats, in order</Heading>
+      {painting.coats.map((coat) => (
+        <CoatRow key={coat.id} painting={painting} coat={coat} />
+      ))}
+      <Action
+        title="Add a coat"
+        style={{ marginTop: space.m, alignSelf: 'flex-start' }}
+        onPress={() =>
+          router.push({
+            pathname: '/paintings/[id]/coats/[coatId]',
+            params: { id: painting.id, coatId: 'new' },
+          })
+        }
+      />
+    </View>
+  );
+}
+
+function CoatRow({ painting, coat }: { painting: Painting; coat: Coat }) {
+  const router = useRouter();
+  const unlaid = unlaidPassages(painting, coat);
+  const names = (ids: string[]) =>
+    painting.passages
+      .filter((p) => ids.includes(p.id))
+      .map((p) => p.name)
+      .join(', ');
+  const where =
+    coat.passageIds.length === painting.passages.length
+      ? 'the whole surface'
+      : names(coat.passageIds);
+  const status =
+    unlaid.length === 0
+      ? 'laid'
+      : unlaid.length === coat.passageIds.length
+        ? 'planned'
+        : `still on ${names(unlaid)}`;
+  return (
+    <Pressable
+      accessibilityRole="link"
+      aria-label={`${coat.name}, ${where}, ${status}: edit`}
+      onPress={() =>
+        router.push({
+          pathname: '/paintings/[id]/coats/[coatId]',
+          params: { id: painting.id, coatId: coat.id },
+        })
+      }
+      style={styles.row}
+    >
+      <View
+        style={[
+          styles.swatch,
+          { backgroundColor: mixColour(filmOfRecipe(STUDIO_HANDBOOK, coat.recipe).pigments) },
+        ]}
+      />
+      <View style={{ flex: 1 }}>
+        <Text strong>{coat.name}</Text>
+        <Text size="small" tone="ink2">
+          {`${where}${coat.spot ? `, ${coat.spot.name}` : ''}; ${status}`}
+        </Text>
+      </View>
+      <Icon path={chevronRightIcon} tint={colour.ink2} />
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    paddingVertical: space.s,
+    minHeight: TARGET,
+    borderBottomWidth: 1,
+    borderBottomColor: colour.rule,
+  },
+  swatch: { width: 24, height: 32, borderRadius: 3, borderWidth: 1, borderColor: colour.rule },
+});

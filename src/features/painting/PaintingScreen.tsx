@@ -1,0 +1,179 @@
+import { tuneVariantIcon } from '@/ui/icons';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import type { PaintingAssessment } from '@/core/painting';
+import { groundName, SUPPORT_NAME } from '@/features/film-view';
+import { NotHereScreen } from '@/features/frame/NotHereScreen';
+import { sizeWords } from '@/features/units';
+import { METHODS } from '@/data/methods';
+import { useAssessment, useNow, usePainting, useStoreSelector } from '@/store/hooks';
+import { FilmColumns } from '@/ui/film/FilmColumns';
+import { Icon } from '@/ui/Icon';
+import { BackButton } from '@/ui/Screen';
+import { Heading, Text } from '@/ui/Text';
+import { colour, space, TARGET, WIDE_FROM } from '@/ui/tokens';
+import { CoatList } from './CoatList';
+import { SchoolChoice } from './SchoolChoice';
+import { columnsOf, groundDrawing, overall, schoolMeasure, troublesOf } from './usePaintingView';
+
+/** One painting: its passages as columns of film, one sentence, what does not hold, what is planned. */
+export function PaintingScreen({ id }: { id: string }) {
+  const painting = usePainting(id);
+  const now = useNow();
+  const assessment = useAssessment(painting, now);
+  const wide = useWindowDimensions().width >= WIDE_FROM;
+  if (!assessment) return <NotHereScreen what="That painting" />;
+  if (!wide) {
+    return (
+      <ScrollView>
+        <Head assessment={assessment} />
+        <Columns assessment={assessment} now={now} height={330} />
+        <View style={styles.pad}>
+          <Summary assessment={assessment} />
+          <SchoolChoice painting={assessment.painting} />
+          <CoatList painting={assessment.painting} />
+        </View>
+      </ScrollView>
+    );
+  }
+  return (
+    <View style={{ flex: 1, flexDirection: 'row' }}>
+      <ScrollView style={{ flex: 1 }}>
+        <Head assessment={assessment} />
+        <Columns assessment={assessment} now={now} height={460} />
+      </ScrollView>
+      <ScrollView style={styles.panel} contentContainerStyle={{ padding: space.xxl }}>
+        <Summary assessment={assessment} />
+        <SchoolChoice painting={assessment.painting} />
+        <CoatList painting={assessment.painting} />
+      </ScrollView>
+    </View>
+  );
+}
+
+function Head({ assessment: { painting } }: { assessment: PaintingAssessment }) {
+  const router = useRouter();
+  const units = useStoreSelector((state) => state.studio.units);
+  return (
+    <View style={styles.head}>
+      <BackButton onPress={() => router.navigate('/paintings')} />
+      <View style={{ flex: 1 }}>
+        <Heading level={1} size="title">
+          {painting.title}
+        </Heading>
+        <Text size="small" tone="ink2">
+          {`${sizeWords(painting.support, units)}, ${groundName(painting.ground)} on ${SUPPORT_NAME[painting.support.kind]}; ${METHODS[painting.method].name.toLowerCase()}`}
+        </Text>
+      </View>
+      <Pressable
+        accessibilityRole="link"
+        aria-label="About this painting: title, passages, export"
+        onPress={() =>
+          router.push({ pathname: '/paintings/[id]/about', params: { id: painting.id } })
+        }
+        style={styles.about}
+      >
+        <Icon path={tuneVariantIcon} />
+      </Pressable>
+    </View>
+  );
+}
+
+function Columns({
+  assessment,
+  now,
+  height,
+}: {
+  assessment: PaintingAssessment;
+  now: number;
+  height: number;
+}) {
+  const router = useRouter();
+  const [width, setWidth] = useState(0);
+  const { painting } = assessment;
+  // More than five passages do not fit a phone: the columns then scroll sideways.
+  const needed = Math.max(width, assessment.passages.length * 84);
+  return (
+    <View style={styles.pad} onLayout={(e) => setWidth(e.nativeEvent.layout.width - 2 * space.xl)}>
+      {width > 0 ? (
+        <ScrollView horizontal scrollEnabled={needed > width}>
+          <FilmColumns
+            columns={columnsOf(assessment, now)}
+            ground={groundDrawing(painting)}
+            width={needed}
+            height={height}
+            measureName={schoolMeasure(painting)}
+            onOpen={(passageId) =>
+              router.push({
+                pathname: '/paintings/[id]/[passageId]',
+                params: { id: painting.id, passageId },
+              })
+            }
+          />
+        </ScrollView>
+      ) : null}
+    </View>
+  );
+}
+
+function Summary({ assessment }: { assessment: PaintingAssessment }) {
+  const router = useRouter();
+  const { words, broken } = overall(assessment);
+  const troubles = troublesOf(assessment);
+  return (
+    <View style={styles.summary}>
+      <Heading size="large" tone={broken ? 'brick' : 'ink'}>
+        {words}
+      </Heading>
+      {troubles.map((t) => (
+        <Pressable
+          key={`${t.passageId}-${t.passageName}-${t.coatName}`}
+          accessibilityRole="link"
+          onPress={() =>
+            router.push({
+              pathname: '/paintings/[id]/[passageId]',
+              params: { id: assessment.painting.id, passageId: t.passageId },
+            })
+          }
+          style={styles.trouble}
+        >
+          <Text strong>{t.passageName}</Text>
+          <Text tone="ink2">{t.sentence}</Text>
+        </Pressable>
+      ))}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  head: {
+    flexDirection: 'row',
+    padding: space.xl,
+    paddingBottom: space.m,
+    gap: space.s,
+    alignItems: 'flex-start',
+  },
+  about: { width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center' },
+  pad: { paddingHorizontal: space.xl },
+  panel: {
+    width: 380,
+    flexGrow: 0,
+    backgroundColor: colour.sheet,
+    borderLeftWidth: 1,
+    borderLeftColor: colour.rule,
+  },
+  summary: {
+    paddingVertical: space.l,
+    borderTopWidth: 1,
+    borderTopColor: colour.ink,
+    marginTop: space.m,
+    gap: space.s,
+  },
+  trouble: {
+    paddingVertical: space.s,
+    minHeight: TARGET,
+    borderBottomWidth: 1,
+    borderBottomColor: colour.rule,
+  },
+});

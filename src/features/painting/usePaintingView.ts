@@ -1,0 +1,102 @@
+import {
+  nextPlanned,
+  topLaid,
+  verdictOf,
+  type Painting,
+  type PaintingAssessment,
+  type PassageAssessment,
+  type SiteStack,
+} from '@/core/painting';
+import { SCHOOLS, verdictSentence } from '@/core/schools';
+import { groundDrawing, isBroken, stackSteps, stackState } from '@/features/film-view';
+import type { Column } from '@/ui/film/FilmColumns';
+import { about, stretch } from '@/ui/time/words';
+
+export interface Trouble {
+  passageId: string;
+  passageName: string;
+  coatName: string;
+  sentence: string;
+}
+
+/** What a passage waits for, in a few words. */
+export function dueWords(stack: SiteStack, nowMs: number): string {
+  const top = topLaid(stack);
+  const next = nextPlanned(stack);
+  if (!top || top.film.coatIds.length === 0)
+    return next ? `${next.film.name} first` : 'nothing planned';
+  const { windows, state } = top;
+  if (!windows) return '';
+  if (state === 'open')
+    return windows.openUntil.p50
+      ? `till ${about(windows.openUntil.p50, nowMs).replace('about ', '')}`
+      : 'open';
+  const stage = next?.onto === 'through-dry' ? windows.throughDry : windows.touchDry;
+  if (stage.p50 === null || stage.p90 === null) return 'drying stands still';
+  if (stage.p75 !== null && stage.p75 <= nowMs)
+    return next ? `takes ${next.film.name.toLowerCase()}` : 'at rest';
+  return `dry ${stretch(stage.p50, stage.p90, nowMs)}`;
+}
+
+/** The first thing that does not hold in a stack. */
+function troubleIn(passage: PassageAssessment, stack: SiteStack, painting: Painting): Trouble[] {
+  return stack.layers
+    .filter((layer) => isBroken(layer, painting.school))
+    .map((layer) => {
+      const v = verdictOf(layer, painting.school);
+      const names = {
+        lower: layer.pair?.againstName ?? 'ground',
+        upper: layer.film.name,
+        upperPlanned: layer.planned,
+      };
+      return {
+        passageId: passage.passage.id,
+        passageName: stack.site.spotName
+          ? `${passage.passage.name}, ${stack.site.spotName}`
+          : passage.passage.name,
+        coatName: layer.film.name,
+        sentence: v ? verdictSentence(v, names) : 'It has too little binder, or too much medium.',
+      };
+    });
+}
+
+export function columnsOf({ painting, passages }: PaintingAssessment, nowMs: number): Column[] {
+  return passages.map((passage) => {
+    const broken = passage.base.layers.find((l) => isBroken(l, painting.school));
+    return {
+      key: passage.passage.id,
+      name: passage.passage.name,
+      steps: stackSteps(passage.base, painting.school),
+      state: stackState(passage.base),
+      due: dueWords(passage.base, nowMs),
+      broken: broken ? `${broken.film.name.toLowerCase()} does not hold` : null,
+    };
+  });
+}
+
+export const troublesOf = ({ painting, passages }: PaintingAssessment): Trouble[] =>
+  passages.flatMap((passage) =>
+    [passage.base, ...passage.spots].flatMap((stack) => troubleIn(passage, stack, painting)),
+  );
+
+const NUMBER = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight'];
+
+/** The whole painting in one sentence. */
+export function overall(assessment: PaintingAssessment): { words: string; broken: boolean } {
+  const troubled = new Set(troublesOf(assessment).map((t) => t.passageId));
+  const sound = assessment.passages.length - troubled.size;
+  if (troubled.size === 0) return { words: 'Every column holds as it rises.', broken: false };
+  const names = assessment.passages
+    .filter((p) => troubled.has(p.passage.id))
+    .map((p) => p.passage.name);
+  const first =
+    sound === 0
+      ? 'No column holds.'
+      : sound === 1
+        ? 'One column holds.'
+        : `${NUMBER[sound] ?? sound} columns hold.`;
+  return { words: `${first} A coat pinches in: ${names.join(', ')}.`, broken: true };
+}
+
+export const schoolMeasure = (painting: Painting): string => SCHOOLS[painting.school].measureName;
+export { groundDrawing };

@@ -1,0 +1,105 @@
+import { useRouter } from 'expo-router';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { areaCm2, type PaintingAssessment } from '@/core/painting';
+import { coreSteps, groundDrawing, groundName, isBroken, SUPPORT_NAME } from '@/features/film-view';
+import { EmptyStudio } from '@/features/frame/EmptyStudio';
+import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
+import { sizeWords } from '@/features/units';
+import { useAssessments, useNow, usePaintings, useStoreSelector } from '@/store/hooks';
+import { Action } from '@/ui/Action';
+import { FilmCore } from '@/ui/film/FilmCore';
+import { Screen } from '@/ui/Screen';
+import { Heading, Text } from '@/ui/Text';
+import { colour, space } from '@/ui/tokens';
+
+/** All paintings, each with the films of its passages. */
+export function PaintingsScreen() {
+  const router = useRouter();
+  const now = useNow();
+  const assessments = useAssessments(usePaintings(), now);
+  const start = () => router.push('/paintings/new');
+  if (assessments.length === 0) {
+    return (
+      <Screen title="Paintings">
+        <UnreadableNotices />
+        <EmptyStudio />
+      </Screen>
+    );
+  }
+  return (
+    <Screen
+      title="Paintings"
+      maxWidth={900}
+      foot={
+        <View style={styles.foot}>
+          <Action title="Start a painting" kind="primary" onPress={start} />
+        </View>
+      }
+    >
+      <UnreadableNotices />
+      {assessments.map((assessment) => (
+        <PaintingRow key={assessment.painting.id} assessment={assessment} />
+      ))}
+    </Screen>
+  );
+}
+
+function PaintingRow({ assessment }: { assessment: PaintingAssessment }) {
+  const router = useRouter();
+  const units = useStoreSelector((state) => state.studio.units);
+  const { painting, passages } = assessment;
+  const broken = passages.filter(({ base, spots }) =>
+    [base, ...spots].some((s) => s.layers.some((l) => isBroken(l, painting.school))),
+  );
+  return (
+    <Pressable
+      accessibilityRole="link"
+      aria-label={painting.title}
+      onPress={() => router.push({ pathname: '/paintings/[id]', params: { id: painting.id } })}
+      style={styles.row}
+    >
+      <View style={styles.cores}>
+        {passages.map(({ passage, base }) => (
+          <FilmCore
+            key={passage.id}
+            steps={coreSteps(base, painting.school)}
+            ground={groundDrawing(painting)}
+            height={84}
+            width={passages.length > 5 ? 18 : 26}
+          />
+        ))}
+      </View>
+      <View style={{ flex: 1, minWidth: 180 }}>
+        <Heading level={2}>{painting.title}</Heading>
+        <Text size="small" tone="ink2">
+          {`${sizeWords(painting.support, units)} ${SUPPORT_NAME[painting.support.kind]}, ${groundName(painting.ground)}, ${Math.round(areaCm2(painting.support))} cm²`}
+        </Text>
+        <Text size="small" tone={broken.length > 0 ? 'brick' : 'ink2'} strong={broken.length > 0}>
+          {broken.length === 0
+            ? 'Every coat holds.'
+            : `A coat does not hold: ${broken.map((p) => p.passage.name).join(', ')}.`}
+        </Text>
+      </View>
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: space.l,
+    paddingVertical: space.l,
+    borderBottomWidth: 1,
+    borderBottomColor: colour.rule,
+  },
+  cores: { flexDirection: 'row', gap: 3, width: 150 },
+  foot: {
+    padding: space.l,
+    paddingHorizontal: space.xl,
+    backgroundColor: colour.sheet,
+    borderTopWidth: 1,
+    borderTopColor: colour.rule,
+  },
+});

@@ -1,0 +1,175 @@
+import { zodResolver } from '@hookform/resolvers/zod';
+import { useForm } from 'react-hook-form';
+import { z } from 'zod';
+import { CoreError } from '@/core/errors';
+import type { Studio } from '@/core/formats';
+import {
+  paintingSchema,
+  startPainting,
+  SUPPORT_KINDS,
+  type Ground,
+  type Making,
+  type NewPainting,
+  type Painting,
+} from '@/core/painting';
+import { METHOD_KEYS, METHODS } from '@/data/methods';
+import { toMm } from '@/features/units';
+
+/** The form as it is typed: numbers are text until they are read. */
+
+export const GROUND_CHOICES = [
+  'acrylic-gesso',
+  'oil-ground',
+  'old-painting',
+  'bare',
+  'sized',
+] as const;
+export type GroundChoice = (typeof GROUND_CHOICES)[number];
+
+/** Why there is no painting in oil on these. */
+export const GROUND_REFUSED: Partial<Record<GroundChoice, string>> = {
+  bare: 'Oil on bare cloth or wood is refused: its acids rot the fibres and the support drinks the binder. Size and ground it first.',
+  sized:
+    'Size alone is refused: it keeps the oil out, but nothing holds the paint and nothing lights it from below. Lay a ground on it.',
+};
+
+const number = (text: string): number =>
+  text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
+
+const positive = (what: string) =>
+  z.string().superRefine((text, ctx) => {
+    const value = number(text);
+    if (!Number.isFinite(value))
+      ctx.addIssue({ code: 'custom', message: `${what} must be a number.` });
+    else if (value <= 0) ctx.addIssue({ code: 'custom', message: `${what} must be above 0.` });
+  });
+
+const formSchema = z
+  .object({
+    title: z
+      .string()
+      .trim()
+      .min(1, { error: 'Give it a title; it can change later.' })
+      .max(120, { error: 'At most 120 letters.' }),
+    support: z.enum(SUPPORT_KINDS),
+    width: positive('The width'),
+    height: positive('The height'),
+    ground: z.enum(GROUND_CHOICES),
+    gessoCoats: z.string(),
+    groundDay: z.string(),
+    method: z.enum(METHOD_KEYS),
+    passages: z
+      .array(
+        z.object({
+          name: z
+            .string()
+            .trim()
+            .min(1, { error: 'Name the passage.' })
+            .max(60, { error: 'At most 60 letters.' }),
+          share: positive('The share'),
+        }),
+      )
+      .min(2, { error: 'At least 2 passages.' })
+      .max(8, { error: 'At most 8 passages.' }),
+  })
+  .superRefine((form, ctx) => {
+    const issue = (path: (string | number)[], message: string) =>
+      ctx.addIssue({ code: 'custom', path, message });
+    const refused = GROUND_REFUSED[form.ground];
+    if (refused) issue(['ground'], refused);
+    const coats = number(form.gessoCoats);
+    if (form.ground === 'acrylic-gesso' && (!Number.isInteger(coats) || coats < 1 || coats > 12)) {
+      issue(['gessoCoats'], 'Between 1 and 12 whole coats of gesso.');
+    }
+    if (form.ground === 'oil-ground' || form.ground === 'old-painting') {
+      const ms = Date.parse(form.groundDay);
+      if (Number.isNaN(ms)) issue(['groundDay'], 'Give the day, about.');
+      else if (ms > Date.now()) issue(['groundDay'], 'That day is still to come.');
+    }
+    const total = form.passages.reduce((s, p) => s + number(p.share), 0);
+    if (Number.isFinite(total) && Math.abs(total - 100) > 1) {
+      issue(['passages'], `The shares make ${Number(total.toFixed(1))} %; they must make 100 %.`);
+    }
+    form.passages.forEach((p, i) => {
+      const same = form.passages.findIndex(
+        (q) => q.name.trim().toLowerCase() === p.name.trim().toLowerCase(),
+      );
+      if (p.name.trim() !== '' && same !== i)
+        issue(['passages', i, 'name'], 'Another passage has this name.');
+    });
+    const needs = METHODS[form.method].ground;
+    if (needs && form.ground !== needs)
+      issue(['method'], 'This method begins on an old painting: choose that as the ground.');
+    if (
+      form.method === 'acrylic-under' &&
+      (form.ground === 'oil-ground' || form.ground === 'old-painting')
+    ) {
+      issue(
+        ['method'],
+        'Acrylic does not hold on oil. Choose an oil method, or an acrylic ground.',
+      );
+    }
+  });
+
+export type NewPaintingForm = z.infer<typeof formSchema>;
+
+const DEFAULTS: NewPaintingForm = {
+  title: '',
+  support: 'canvas',
+  width: '50',
+  height: '40',
+  ground: 'acrylic-gesso',
+  gessoCoats: '4',
+  groundDay: '',
+  method: 'oil-under-glaze',
+  passages: [
+    { name: 'subject', share: '40' },
+    { name: 'background', share: '60' },
+  ],
+};
+
+export const useNewPaintingForm = () =>
+  useForm<NewPaintingForm>({
+    resolver: zodResolver(formSchema),
+    defaultValues: DEFAULTS,
+    mode: 'onBlur',
+    reValidateMode: 'onChange',
+  });
+
+function groundOf(form: NewPaintingForm): Ground {
+  if (form.ground === 'oil-ground')
+    return { kind: 'oil-ground', laidAt: new Date(form.groundDay).toISOString() };
+  if (form.ground === 'old-painting')
+    return { kind: 'old-painting', paintedAt: new Date(form.groundDay).toISOString() };
+  return { kind: 'acrylic-gesso', coats: number(form.gessoCoats) };
+}
+
+export function newPaintingOf(form: NewPaintingForm, units: Studio['units']): NewPainting {
+  return {
+    title: form.title,
+    support: {
+      kind: form.support,
+      widthMm: toMm(number(form.width), units),
+      heightMm: toMm(number(form.height), units),
+    },
+    ground: groundOf(form),
+    method: form.method,
+    passages: form.passages.map((p) => ({ name: p.name, share: number(p.share) / 100 })),
+  };
+}
+
+/** The painting, or the sentence that says what the core objects to. */
+export function buildPainting(
+  form: NewPaintingForm,
+  units: Studio['units'],
+  making: Making,
+): Painting | string {
+  try {
+    const painting = startPainting(newPaintingOf(form, units), making);
+    const checked = paintingSchema.safeParse(painting);
+    return checked.success ? checked.data : checked.error.issues[0]!.message;
+  } catch (error) {
+    if (error instanceof CoreError) return error.message;
+    throw error;
+  }
+}

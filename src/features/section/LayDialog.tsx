@@ -1,0 +1,219 @@
+import { useState } from 'react';
+import { ScrollView, useWindowDimensions, View } from 'react-native';
+import { CoreError } from '@/core/errors';
+import {
+  coatOf,
+  layCoat,
+  topLaid,
+  unlaidPassages,
+  type Coat,
+  type Painting,
+  type PassageAssessment,
+} from '@/core/painting';
+import { changePainting } from '@/store/actions';
+import { nowMs as presentMs } from '@/store/clock';
+import { useStoreDispatch } from '@/store/hooks';
+import { Action } from '@/ui/Action';
+import { Choice, ManyChoice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Notice } from '@/ui/Notice';
+import { Dialog } from '@/ui/rne';
+import { Stepper } from '@/ui/Stepper';
+import { Heading, Text } from '@/ui/Text';
+import { about } from '@/ui/time/words';
+import { space } from '@/ui/tokens';
+import { WhenChoice, whenIso, whenNow } from './WhenChoice';
+
+interface Props {
+  painting: Painting;
+  coatId: string;
+  passageId: string;
+  passages: PassageAssessment[];
+  nowMs: number;
+  onClose: () => void;
+}
+
+interface Refusal {
+  where: string;
+  message: string;
+}
+
+function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Props) {
+  const dispatch = useStoreDispatch();
+  const coat = coatOf(painting, coatId);
+  const unlaid = unlaidPassages(painting, coat);
+  const tops = new Map(passages.map((p) => [p.passage.id, topLaid(p.base)]));
+  const isOpen = (id: string) => tops.get(id)?.state === 'open';
+  const [chosen, setChosen] = useState<string[]>(() =>
+    unlaid.includes(passageId) && unlaid.length > 1 && coat.role !== 'tone' ? [passageId] : unlaid,
+  );
+  const [spot, setSpot] = useState(() => ({
+    on: coat.spot !== null,
+    name: coat.spot?.name ?? 'highlights',
+    share: String(Math.round((coat.spot?.share ?? 0.05) * 100)),
+  }));
+  const [wet, setWet] = useState<boolean | null>(null);
+  const [when, setWhen] = useState(() => whenNow(nowMs));
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const open = chosen.filter(isOpen);
+  // Into a film that is open is what happens; the painter can say that it had set all the same.
+  const intoWet = open.length > 0 && (wet ?? true);
+  const lay = () => {
+    try {
+      const at = whenIso(when, when.when === 'now' ? presentMs() : nowMs);
+      const laying = {
+        coatId,
+        passageIds: chosen,
+        at,
+        spot: spot.on ? { name: spot.name, share: Number(spot.share) / 100 } : null,
+        intoWet,
+      };
+      dispatch(
+        changePainting(painting.id, `Laid ${coat.name.toLowerCase()}`, (p, making) =>
+          layCoat(p, laying, making),
+        ),
+      );
+      onClose();
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error;
+      setRefusal({ where: error.where, message: error.message });
+    }
+  };
+  return {
+    coat,
+    unlaid,
+    chosen,
+    setChosen,
+    spot,
+    setSpot,
+    open,
+    intoWet,
+    setWet,
+    when,
+    setWhen,
+    refusal,
+    lay,
+    tops,
+  };
+}
+
+/** A coat is laid: where, on all or a spot of it, on the set film or into the wet, and when. */
+export function LayDialog(props: Props) {
+  const { height } = useWindowDimensions();
+  const form = useLaying(props);
+  const { coat, refusal } = form;
+  const at = (where: string) => (refusal?.where === where ? refusal.message : undefined);
+  const elsewhere = refusal && !['at', 'spot.name', 'spot.share'].includes(refusal.where);
+  return (
+    <Dialog isVisible onBackdropPress={props.onClose}>
+      <ScrollView style={{ maxHeight: height * 0.78 }}>
+        <View style={{ gap: space.s }}>
+          <Heading>{`Lay ${coat.name.toLowerCase()}`}</Heading>
+          <ManyChoice
+            label="On"
+            options={props.painting.passages
+              .filter((p) => form.unlaid.includes(p.id))
+              .map((p) => ({ key: p.id, name: p.name }))}
+            values={form.chosen}
+            onChange={form.setChosen}
+          />
+          <Choice
+            label="How much of it"
+            options={[
+              { key: 'all', name: 'all of it' },
+              { key: 'spot', name: 'a spot' },
+            ]}
+            value={form.spot.on ? 'spot' : 'all'}
+            onChange={(key) => form.setSpot({ ...form.spot, on: key === 'spot' })}
+          />
+          {form.spot.on ? (
+            <View
+              style={{
+                flexDirection: 'row',
+                flexWrap: 'wrap',
+                gap: space.m,
+                alignItems: 'flex-end',
+              }}
+            >
+              <View style={{ flexGrow: 1, flexBasis: 140 }}>
+                <Field
+                  label="The spot"
+                  value={form.spot.name}
+                  onChangeText={(name) => form.setSpot({ ...form.spot, name })}
+                  error={at('spot.name')}
+                />
+              </View>
+              <View style={{ marginBottom: space.m }}>
+                <Stepper
+                  label="Its share"
+                  unit="%"
+                  step={5}
+                  min={1}
+                  max={100}
+                  text={form.spot.share}
+                  onChangeText={(share) => form.setSpot({ ...form.spot, share })}
+                  error={at('spot.share')}
+                />
+              </View>
+            </View>
+          ) : null}
+          {form.open.length > 0 ? (
+            <WetChoice form={form} nowMs={props.nowMs} />
+          ) : (
+            <WaitWarning form={form} coat={coat} nowMs={props.nowMs} />
+          )}
+          <WhenChoice value={form.when} onChange={form.setWhen} error={at('at')} />
+          {elsewhere || (refusal?.where === 'at' && form.when.when !== 'earlier') ? (
+            <Notice tone="refusal">{refusal.message}</Notice>
+          ) : null}
+          <Action
+            title={form.when.when === 'now' ? 'Laid now' : 'Laid then'}
+            kind="primary"
+            onPress={form.lay}
+          />
+          <Action title="Cancel" kind="quiet" onPress={props.onClose} />
+        </View>
+      </ScrollView>
+    </Dialog>
+  );
+}
+
+type Form = ReturnType<typeof useLaying>;
+
+function WetChoice({ form, nowMs }: { form: Form; nowMs: number }) {
+  const top = form.tops.get(form.open[0]!)!;
+  const until = top.windows?.openUntil.p50;
+  return (
+    <View>
+      <Choice
+        label="What lies there"
+        options={[
+          { key: 'wet', name: 'into the wet' },
+          { key: 'set', name: 'it has set' },
+        ]}
+        value={form.intoWet ? 'wet' : 'set'}
+        onChange={(key) => form.setWet(key === 'wet')}
+      />
+      <Text size="small" tone="ink2">
+        {`${top.film.name} is open${until ? ` till ${about(until, nowMs)}` : ''}. ${form.intoWet ? 'The two become one film, and its clock starts again.' : 'Laid as a film of its own.'}`}
+      </Text>
+    </View>
+  );
+}
+
+/** Said where the choice is made: the film below is not ready. */
+function WaitWarning({ form, coat, nowMs }: { form: Form; coat: Coat; nowMs: number }) {
+  const early = form.chosen
+    .map((id) => form.tops.get(id))
+    .find(
+      (top) =>
+        top && top.film.coatIds.length > 0 && (top.state === 'setting' || top.state === 'tacky'),
+    );
+  if (!early) return null;
+  const dry = early.windows?.touchDry.p75;
+  return (
+    <Notice tone="refusal">
+      {`${early.film.name} is ${early.state}: a stroke of ${coat.name.toLowerCase()} would lift it.${dry ? ` It takes a coat from ${about(dry, nowMs)}.` : ''}`}
+    </Notice>
+  );
+}

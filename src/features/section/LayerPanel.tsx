@@ -1,0 +1,221 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { changeCoat, isLaid } from '@/core/painting';
+import { repairAction, repairSentence, type Repair } from '@/core/repair';
+import { SCHOOLS } from '@/core/schools';
+import { changePainting } from '@/store/actions';
+import { useStoreDispatch } from '@/store/hooks';
+import { Action } from '@/ui/Action';
+import { StateTag } from '@/ui/film/StateSwatch';
+import { Notice } from '@/ui/Notice';
+import { Heading, Text } from '@/ui/Text';
+import { duration } from '@/ui/time/words';
+import { space } from '@/ui/tokens';
+import { LayDialog } from './LayDialog';
+import { ReduceDialog } from './ReduceDialog';
+import { StageWindows } from './StageWindows';
+import type { Dissent, LayerView, SectionView } from './useSectionView';
+import { WaitBar } from './WaitBar';
+
+/** One layer: the verdict as a sentence, the figures, the cure, and what can be done. */
+export function LayerPanel({ view, chosen }: { view: SectionView; chosen: LayerView }) {
+  const { layer, sentence, figures, broken } = chosen;
+  const [first] = chosen.repairs;
+  return (
+    <View style={{ gap: space.m }}>
+      <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.m }}>
+        <Text strong>{layer.film.name}</Text>
+        <StateTag state={layer.state} />
+      </View>
+      <Heading size="large" tone={broken ? 'brick' : 'ink'}>
+        {sentence}
+      </Heading>
+      <Text>
+        {figures ? (
+          <Text strong tone={broken ? 'brick' : 'ink'}>
+            {figures}{' '}
+          </Text>
+        ) : null}
+        {first ? <Text tone="ink2">{repairSentence(first, view.painting.school)}</Text> : null}
+        {broken && layer.planned && !first ? (
+          <Text tone="ink2">
+            There is no sound repair of this coat alone: the oil it would take is over the cap.
+            Change the mix, or the coat below.
+          </Text>
+        ) : null}
+      </Text>
+      {chosen.limits.map((limit) => (
+        <Notice key={limit.sentence} tone={limit.refused ? 'refusal' : 'note'}>
+          {limit.sentence}
+        </Notice>
+      ))}
+      {layer.planned ? (
+        <Planned view={view} chosen={chosen} />
+      ) : (
+        <Laid view={view} chosen={chosen} />
+      )}
+      <Dissents dissents={chosen.dissents} />
+    </View>
+  );
+}
+
+function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
+  const [laying, setLaying] = useState(false);
+  const router = useRouter();
+  const { painting } = view;
+  const coatId = chosen.layer.film.coatIds.at(-1)!;
+  const next = view.stack.layers.find((l) => l.planned) === chosen.layer;
+  const [first, ...others] = chosen.repairs;
+  return (
+    <View style={{ gap: space.m }}>
+      {next ? <WaitBar view={view} /> : null}
+      {first ? <RepairButton view={view} repair={first} primary /> : null}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
+        <Action
+          title="Lay it"
+          kind={first ? 'plain' : 'primary'}
+          onPress={() => setLaying(true)}
+          style={{ flexGrow: 1 }}
+        />
+        <Action
+          title="Edit the coat"
+          onPress={() =>
+            router.push({
+              pathname: '/paintings/[id]/coats/[coatId]',
+              params: { id: painting.id, coatId },
+            })
+          }
+          style={{ flexGrow: 1 }}
+        />
+      </View>
+      {others.map((repair) => (
+        <View key={repair.kind} style={{ gap: space.xs }}>
+          <Text size="small" tone="ink2">
+            {repairSentence(repair, painting.school)}
+          </Text>
+          <RepairButton view={view} repair={repair} primary={false} />
+        </View>
+      ))}
+      {laying ? (
+        <LayDialog
+          painting={painting}
+          coatId={coatId}
+          passageId={view.passage.passage.id}
+          nowMs={view.nowMs}
+          passages={view.passages}
+          onClose={() => setLaying(false)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function RepairButton({
+  view,
+  repair,
+  primary,
+}: {
+  view: SectionView;
+  repair: Repair;
+  primary: boolean;
+}) {
+  const dispatch = useStoreDispatch();
+  const { painting } = view;
+  const school = painting.school;
+  const apply = () =>
+    dispatch(
+      changePainting(
+        painting.id,
+        `${repairAction(repair, school)}: ${repair.changed.name}`,
+        (p, making) => changeCoat(p, repair.changed, false, making),
+      ),
+    );
+  const slower = repair.touchDryDaysAfter - repair.touchDryDaysBefore;
+  const cost =
+    Math.abs(slower) < 0.05
+      ? 'No slower to dry'
+      : `Touch-dry in ${duration(repair.touchDryDaysAfter)} instead of ${duration(repair.touchDryDaysBefore)}`;
+  const schools = repair.satisfies
+    .filter((key) => key !== school)
+    .map((key) => SCHOOLS[key].name.toLowerCase());
+  return (
+    <View style={{ gap: space.xs }}>
+      <Action
+        title={repairAction(repair, school)}
+        kind={primary ? 'primary' : 'plain'}
+        onPress={apply}
+      />
+      <Text size="small" tone="ink2">
+        {repair.mlPer10MlPaint ? `${repair.mlPer10MlPaint.toFixed(1)} ml to 10 ml of paint. ` : ''}
+        {cost}
+        {schools.length > 0 ? `. It then also passes ${schools.join(', ')}.` : '.'}
+      </Text>
+    </View>
+  );
+}
+
+function Laid({ view, chosen }: { view: SectionView; chosen: LayerView }) {
+  const router = useRouter();
+  const [reducing, setReducing] = useState(false);
+  const { layer } = chosen;
+  const { painting } = view;
+  const top = view.stack.layers.filter((l) => !l.planned).at(-1) === layer;
+  const coatId = layer.film.coatIds.find((id) =>
+    painting.coats.some((c) => c.id === id && isLaid(painting, c, view.passage.passage.id)),
+  );
+  return (
+    <View style={{ gap: space.m }}>
+      <StageWindows layer={layer} nowMs={view.nowMs} />
+      {layer.film.paintedOut ? <Notice>Painted out: the next coat has to hide it.</Notice> : null}
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
+        {top && layer.film.coatIds.length > 0 ? (
+          <Action
+            title="Wiped, scraped, painted out"
+            onPress={() => setReducing(true)}
+            style={{ flexGrow: 1 }}
+          />
+        ) : null}
+        {coatId ? (
+          <Action
+            title="Correct the record"
+            kind="quiet"
+            onPress={() =>
+              router.push({
+                pathname: '/paintings/[id]/coats/[coatId]',
+                params: { id: painting.id, coatId },
+              })
+            }
+          />
+        ) : null}
+      </View>
+      {reducing ? (
+        <ReduceDialog
+          painting={painting}
+          passageId={view.passage.passage.id}
+          spotName={view.spotName}
+          filmName={layer.film.name}
+          nowMs={view.nowMs}
+          onClose={() => setReducing(false)}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function Dissents({ dissents }: { dissents: Dissent[] }) {
+  if (dissents.length === 0) return null;
+  return (
+    <View style={{ gap: space.s }}>
+      <Text strong>Other schools see it otherwise</Text>
+      {dissents.map((d) => (
+        <Text key={d.school} size="small" tone="ink2">
+          <Text size="small" strong>
+            {d.name}:{' '}
+          </Text>
+          {`${d.sentence} ${d.figures}`}
+        </Text>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,104 @@
+import { View } from 'react-native';
+import type { Stage } from '@/core/drying';
+import type { Layer } from '@/core/painting';
+import { Text } from '@/ui/Text';
+import { DiamondKey } from '@/ui/time/WindowBar';
+import { shortTime } from '@/ui/time/words';
+import { colour, space } from '@/ui/tokens';
+
+const ROWS: { stage: Stage; name: string; safe: 'p10' | 'p90' }[] = [
+  { stage: 'openUntil', name: 'open until', safe: 'p10' },
+  { stage: 'set', name: 'set', safe: 'p90' },
+  { stage: 'touchDry', name: 'touch-dry', safe: 'p90' },
+  { stage: 'throughDry', name: 'through-dry', safe: 'p90' },
+];
+
+/** The stages of a laid film, each with its 50 % and 90 % mark. Never a bare date. */
+export function StageWindows({ layer, nowMs }: { layer: Layer; nowMs: number }) {
+  const { windows } = layer;
+  if (!windows) return null;
+  const told = (ms: number | null) =>
+    ms === null ? 'never, at this climate' : shortTime(ms, nowMs);
+  return (
+    <View role="table" aria-label="Drying of this film">
+      <View role="row" style={{ flexDirection: 'row', gap: space.s }}>
+        <Cell
+          head
+        >{`laid ${layer.film.laidAtMs === null ? '' : shortTime(layer.film.laidAtMs, nowMs)}`}</Cell>
+        <View
+          role="columnheader"
+          style={{
+            width: 92,
+            flexDirection: 'row',
+            justifyContent: 'flex-end',
+            alignItems: 'center',
+            gap: 2,
+          }}
+        >
+          <DiamondKey solid={false} />
+          <Text size="small" tone="ink2">
+            50 %
+          </Text>
+        </View>
+        <View
+          role="columnheader"
+          style={{
+            width: 92,
+            flexDirection: 'row',
+            justifyContent: 'flex-end',
+            alignItems: 'center',
+            gap: 2,
+          }}
+        >
+          <DiamondKey solid />
+          <Text size="small" tone="ink2">
+            90 %
+          </Text>
+        </View>
+      </View>
+      {ROWS.map(({ stage, name, safe }) => (
+        <View
+          role="row"
+          key={stage}
+          style={{
+            flexDirection: 'row',
+            gap: space.s,
+            borderTopWidth: 1,
+            borderTopColor: colour.rule,
+            paddingVertical: space.s,
+          }}
+        >
+          <Cell>{name}</Cell>
+          <Cell right>{told(windows[stage].p50)}</Cell>
+          <Cell right strong>
+            {told(windows[stage][safe])}
+          </Cell>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function Cell({
+  children,
+  right = false,
+  strong = false,
+  head = false,
+}: {
+  children: string;
+  right?: boolean;
+  strong?: boolean;
+  head?: boolean;
+}) {
+  return (
+    <Text
+      role={head ? 'columnheader' : 'cell'}
+      size={head ? 'small' : 'body'}
+      tone={head ? 'ink2' : 'ink'}
+      strong={strong}
+      style={right ? { width: 92, textAlign: 'right' } : { flex: 1 }}
+    >
+      {children}
+    </Text>
+  );
+}

@@ -1,0 +1,156 @@
+import { useMemo, useState } from 'react';
+import {
+  verdictOf,
+  type Layer,
+  type Painting,
+  type PassageAssessment,
+  type SiteStack,
+} from '@/core/painting';
+import { repairsFor, type Repair } from '@/core/repair';
+import {
+  figuresSentence,
+  limitSentence,
+  SCHOOL_KEYS,
+  SCHOOLS,
+  verdictSentence,
+  type SchoolKey,
+  type Verdict,
+} from '@/core/schools';
+import { isBroken } from '@/features/film-view';
+import { useAssessment, useAssessOptions, useNow, usePainting } from '@/store/hooks';
+
+/** Another school that sees the pair differently. */
+export interface Dissent {
+  school: SchoolKey;
+  name: string;
+  verdict: Verdict;
+  sentence: string;
+  figures: string;
+}
+
+export interface LayerView {
+  layer: Layer;
+  /** What is said of it, as a heading. */
+  sentence: string;
+  figures: string;
+  broken: boolean;
+  dissents: Dissent[];
+  limits: { sentence: string; refused: boolean }[];
+  repairs: Repair[];
+}
+
+const PASSES: ReadonlySet<Verdict> = new Set(['ok', 'note']);
+const REFUSES: ReadonlySet<Verdict> = new Set(['fail', 'caution']);
+
+/** Schools of the other mind: the chosen one passes and they refuse, or the other way round. */
+function dissentsOf(layer: Layer, school: SchoolKey): Dissent[] {
+  const chosen = verdictOf(layer, school);
+  if (!chosen || !layer.pair) return [];
+  const names = {
+    lower: layer.pair.againstName,
+    upper: layer.film.name,
+    upperPlanned: layer.planned,
+  };
+  return SCHOOL_KEYS.filter((key) => key !== school)
+    .map((key) => layer.pair!.bySchool[key])
+    .filter((v) =>
+      PASSES.has(chosen.verdict)
+        ? REFUSES.has(v.verdict)
+        : REFUSES.has(chosen.verdict) && PASSES.has(v.verdict),
+    )
+    .map((v) => ({
+      school: v.school,
+      name: SCHOOLS[v.school].name,
+      verdict: v.verdict,
+      sentence: verdictSentence(v, names),
+      figures: figuresSentence(v),
+    }));
+}
+
+/** What is said of a layer with nothing to compare it with. */
+function alone(layer: Layer): string {
+  if (layer.pair?.intoOpen)
+    return `It goes into the wet ${layer.pair.againstName.toLowerCase()}: the two become one film.`;
+  if (layer.film.coatIds.length === 0) return 'The ground the first coat lies on.';
+  return 'The first film on the ground: nothing below to compare it with.';
+}
+
+function layerView(painting: Painting, layer: Layer, repairs: Repair[]): LayerView {
+  const verdict = verdictOf(layer, painting.school);
+  const names = {
+    lower: layer.pair?.againstName ?? '',
+    upper: layer.film.name,
+    upperPlanned: layer.planned,
+  };
+  const late = layer.pair?.missedWet
+    ? ` It was meant to go into the wet; that film is open no longer.`
+    : '';
+  return {
+    layer,
+    sentence: (verdict ? verdictSentence(verdict, names) : alone(layer)) + late,
+    figures: verdict ? figuresSentence(verdict) : '',
+    broken: isBroken(layer, painting.school),
+    dissents: dissentsOf(layer, painting.school),
+    limits: layer.limits.map((limit) => ({
+      sentence: limitSentence(limit),
+      refused: limit.verdict === 'fail',
+    })),
+    repairs,
+  };
+}
+
+/** The layer to speak of when none was chosen: the one that breaks the rule, else the next to come, else the top. */
+const defaultLayer = (stack: SiteStack, school: SchoolKey): Layer | null =>
+  stack.layers.find((l) => isBroken(l, school)) ??
+  stack.layers.find((l) => l.planned) ??
+  stack.layers.at(-1) ??
+  null;
+
+export interface SectionView {
+  painting: Painting;
+  passages: PassageAssessment[];
+  passage: PassageAssessment;
+  stack: SiteStack;
+  spotName: string | null;
+  chooseSpot(name: string | null): void;
+  chosen: LayerView | null;
+  choose(key: string): void;
+  nowMs: number;
+}
+
+export function useSectionView(id: string, passageId: string): SectionView | null {
+  const nowMs = useNow();
+  const painting = usePainting(id);
+  const assessment = useAssessment(painting, nowMs);
+  const options = useAssessOptions(nowMs);
+  const [spotName, chooseSpot] = useState<string | null>(null);
+  const [chosenKey, choose] = useState<string | null>(null);
+  const passage = assessment?.passages.find((p) => p.passage.id === passageId) ?? null;
+  const stack = passage?.spots.find((s) => s.site.spotName === spotName) ?? passage?.base ?? null;
+  const layer =
+    stack && painting
+      ? (stack.layers.find((l) => l.film.key === chosenKey) ?? defaultLayer(stack, painting.school))
+      : null;
+  const coatId =
+    layer?.planned && painting && isBroken(layer, painting.school)
+      ? layer.film.coatIds.at(-1)
+      : undefined;
+  // Solved only for the one layer that is spoken of: a repair is many assessments.
+  const repairs = useMemo(
+    () =>
+      painting && coatId ? repairsFor({ painting, coatId, school: painting.school }, options) : [],
+    [painting, coatId, options],
+  );
+  if (!assessment || !painting || !passage || !stack) return null;
+  return {
+    painting,
+    passages: assessment.passages,
+    passage,
+    stack,
+    spotName: stack.site.spotName,
+    chooseSpot,
+    chosen: layer ? layerView(painting, layer, repairs) : null,
+    choose,
+    nowMs,
+  };
+}

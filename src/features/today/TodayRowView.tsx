@@ -1,0 +1,147 @@
+import { addDays } from 'date-fns/addDays';
+import { format } from 'date-fns/format';
+import { startOfDay } from 'date-fns/startOfDay';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import type { TodayCluster, TodayRow } from '@/core/today';
+import { coreSteps, groundDrawing } from '@/features/film-view';
+import { FilmCore } from '@/ui/film/FilmCore';
+import { StateSwatch } from '@/ui/film/StateSwatch';
+import { Text } from '@/ui/Text';
+import { WindowBar, type Mark } from '@/ui/time/WindowBar';
+import { colour, space } from '@/ui/tokens';
+import { rowTime, rowWords } from './row-words';
+
+/** The bars run from now over this many days. */
+const SPAN_DAYS = 7;
+const DAY_MS = 86_400_000;
+const NAME_WIDTH = 150;
+
+const midnights = (nowMs: number): number[] =>
+  Array.from({ length: SPAN_DAYS }, (_, i) => startOfDay(addDays(nowMs, i + 1)).getTime());
+
+/** Weekdays over the bars. */
+export function DaysHeader({ nowMs }: { nowMs: number }) {
+  const shown = midnights(nowMs).filter((_, i) => i % 2 === 0);
+  return (
+    <View style={{ flexDirection: 'row', marginLeft: NAME_WIDTH, height: 20 }} aria-hidden>
+      <Text size="small" tone="ink2">
+        now
+      </Text>
+      {shown.map((ms) => {
+        const share = (ms - nowMs) / (SPAN_DAYS * DAY_MS);
+        return share > 0.12 && share < 0.86 ? (
+          <Text
+            key={ms}
+            size="small"
+            tone="ink2"
+            style={{ position: 'absolute', left: `${share * 100}%` }}
+          >
+            {format(ms, 'EEE')}
+          </Text>
+        ) : null;
+      })}
+    </View>
+  );
+}
+
+function barOf(row: TodayRow, nowMs: number) {
+  const { reason, window, readyAtMs } = row;
+  if (row.group === 'takes-a-coat')
+    return { readyFromMs: nowMs, readyByMs: nowMs, marks: [] as Mark[] };
+  if (reason === 'open') {
+    return {
+      readyFromMs: null,
+      readyByMs: null,
+      openUntil: { p10: window!.p10, p50: window!.p50 },
+      marks: [
+        { ms: window!.p10, solid: true },
+        { ms: window!.p50, solid: false },
+      ],
+    };
+  }
+  return {
+    readyFromMs: window?.p25 ?? readyAtMs,
+    readyByMs: window?.p75 ?? readyAtMs,
+    marks: [
+      { ms: window?.p50 ?? null, solid: false },
+      { ms: window?.p90 ?? null, solid: true },
+    ],
+  };
+}
+
+/** One passage: its film, its name, its state in texture and word, and its window. */
+export function TodayRowView({ cluster, nowMs }: { cluster: TodayCluster; nowMs: number }) {
+  const { row } = cluster;
+  const router = useRouter();
+  const [width, setWidth] = useState(0);
+  const names = cluster.whole ? 'whole surface' : cluster.passages.map((p) => p.name).join(', ');
+  const name = row.spotName ? `${names}: ${row.spotName}` : names;
+  const words = rowWords(row, nowMs);
+  return (
+    <Pressable
+      accessibilityRole="link"
+      aria-label={`${name}, ${row.painting.title}: ${words}`}
+      onPress={() =>
+        router.push({
+          pathname: '/paintings/[id]/[passageId]',
+          params: { id: row.painting.id, passageId: row.passage.id },
+        })
+      }
+      style={styles.row}
+    >
+      <View style={styles.name}>
+        <FilmCore
+          steps={coreSteps(row.stack, row.painting.school)}
+          ground={groundDrawing(row.painting)}
+          height={58}
+          width={32}
+        />
+        <View style={{ flex: 1 }}>
+          <Text strong numberOfLines={3}>
+            {name}
+          </Text>
+          <Text size="small" tone="ink2" numberOfLines={2}>
+            {row.painting.title}
+          </Text>
+        </View>
+      </View>
+      <View style={{ flex: 1 }} onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
+        <View style={styles.words}>
+          <StateSwatch state={row.top ? row.top.state : 'through-dry'} />
+          <Text size="small" style={{ flex: 1 }}>
+            {words}
+          </Text>
+          <Text strong tone={row.group === 'takes-a-coat' ? 'tawny' : 'ink'}>
+            {rowTime(row, nowMs)}
+          </Text>
+        </View>
+        {width > 0 ? (
+          <WindowBar
+            width={width}
+            fromMs={nowMs}
+            toMs={nowMs + SPAN_DAYS * DAY_MS}
+            state={row.top ? row.top.state : 'through-dry'}
+            ticks={midnights(nowMs)}
+            {...barOf(row, nowMs)}
+          />
+        ) : null}
+      </View>
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    gap: space.m,
+    paddingVertical: space.s,
+    borderBottomWidth: 1,
+    borderBottomColor: colour.rule,
+    alignItems: 'center',
+    minHeight: 76,
+  },
+  name: { width: NAME_WIDTH - space.m, flexDirection: 'row', gap: space.s, alignItems: 'flex-end' },
+  words: { flexDirection: 'row', alignItems: 'center', gap: space.s, marginBottom: 2 },
+});

@@ -1,0 +1,126 @@
+import { useState } from 'react';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { clusterRows, type TodayGroup, type TodayRow } from '@/core/today';
+import { EmptyStudio } from '@/features/frame/EmptyStudio';
+import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
+import { Heading, Text } from '@/ui/Text';
+import { LightBand } from '@/ui/time/LightBand';
+import { DiamondKey } from '@/ui/time/WindowBar';
+import { longDay } from '@/ui/time/words';
+import { colour, space, WIDE_FROM } from '@/ui/tokens';
+import { DaysHeader, TodayRowView } from './TodayRowView';
+import { useToday } from './useToday';
+
+const GROUPS: { key: TodayGroup; name: string; none: string }[] = [
+  { key: 'takes-a-coat', name: 'Takes a coat now', none: 'Nothing takes a coat now.' },
+  { key: 'still-open', name: 'Still open', none: '' },
+  { key: 'leave-alone', name: 'Leave alone until', none: '' },
+];
+
+/** What can be worked, by what the film allows. */
+export function TodayScreen() {
+  const view = useToday();
+  const [width, setWidth] = useState(0);
+  const wide = useWindowDimensions().width >= WIDE_FROM;
+  if (view.empty) {
+    return (
+      <ScrollView contentContainerStyle={styles.content}>
+        <Heading level={1} size="title" style={{ marginBottom: space.l }}>
+          {longDay(view.nowMs)}
+        </Heading>
+        <UnreadableNotices />
+        <EmptyStudio />
+      </ScrollView>
+    );
+  }
+  return (
+    <ScrollView onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
+      <View style={styles.head}>
+        <View style={{ flex: 1 }}>
+          <Heading level={1} size="title">
+            {longDay(view.nowMs)}
+          </Heading>
+          <Text tone="ink2" size="small">
+            <Text strong size="small">
+              {view.climateLine}
+            </Text>
+            {`   ${view.rateLine}`}
+          </Text>
+        </View>
+      </View>
+      {width > 0 ? <LightBand width={width} nowMs={view.nowMs} {...view.daylight} /> : null}
+      <View style={[styles.content, wide && { maxWidth: 900 }]}>
+        <UnreadableNotices />
+        {GROUPS.map((group, i) => (
+          <Group
+            key={group.key}
+            name={group.name}
+            none={group.none}
+            rows={view.rows[group.key]}
+            nowMs={view.nowMs}
+            days={i === 0}
+            keyed={group.key === 'leave-alone'}
+          />
+        ))}
+      </View>
+    </ScrollView>
+  );
+}
+
+interface GroupProps {
+  name: string;
+  none: string;
+  rows: TodayRow[];
+  nowMs: number;
+  days: boolean;
+  keyed: boolean;
+}
+
+function Group({ name, none, rows, nowMs, days, keyed }: GroupProps) {
+  if (rows.length === 0 && none === '') return null;
+  return (
+    <View role="region" aria-label={name} style={{ marginTop: space.l }}>
+      <View style={styles.groupHead}>
+        <Heading size="large">{name}</Heading>
+        {keyed ? <MarkKey /> : null}
+      </View>
+      {days ? <DaysHeader nowMs={nowMs} /> : null}
+      <View style={styles.rule} />
+      {rows.length === 0 ? (
+        <Text tone="ink2" style={{ paddingVertical: space.m }}>
+          {none}
+        </Text>
+      ) : null}
+      {clusterRows(rows).map((cluster) => (
+        <TodayRowView
+          key={`${cluster.row.painting.id}-${cluster.row.passage.id}-${cluster.row.spotName ?? ''}`}
+          cluster={cluster}
+          nowMs={nowMs}
+        />
+      ))}
+    </View>
+  );
+}
+
+function MarkKey() {
+  return (
+    <View style={styles.key}>
+      <DiamondKey solid={false} />
+      <Text size="small" tone="ink2">
+        50 %
+      </Text>
+      <DiamondKey solid />
+      <Text size="small" tone="ink2">
+        90 % ready
+      </Text>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  head: { padding: space.xl, paddingBottom: space.m, flexDirection: 'row' },
+  content: { paddingHorizontal: space.xl, paddingBottom: space.xxl, paddingTop: space.s },
+  groupHead: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },
+  key: { flexDirection: 'row', alignItems: 'center', gap: space.xs },
+  rule: { height: 1, backgroundColor: colour.rule, marginTop: space.xs },
+});

@@ -1,0 +1,42 @@
+import type { TodayRow } from '@/core/today';
+import { about, shortTime, stretch } from '@/ui/time/words';
+
+const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
+
+/** What a row of Today says beside its texture. */
+export function rowWords(row: TodayRow, nowMs: number): string {
+  const next = row.next ? lower(row.next.film.name) : null;
+  switch (row.reason) {
+    case 'bare':
+      return next ? `bare, takes the ${next}` : 'bare, nothing planned';
+    case 'ground-waits':
+      return `oil ground, from ${shortTime(row.readyAtMs!, nowMs)}`;
+    case 'ready':
+      return `${row.top!.state}, takes ${next}`;
+    case 'ready-nothing-planned':
+      return `${row.top!.state}, nothing more planned`;
+    case 'open':
+      return row.window?.p50 ? `open till ${about(row.window.p50, nowMs)}` : 'open';
+    case 'probably-dry':
+      return `probably dry: touch it, sure ${stretch(row.readyAtMs!, row.window!.p90!, nowMs)}`;
+    case 'drying':
+      return `${row.top!.state}, ${stretch(row.window!.p50!, row.window!.p90!, nowMs)}`;
+    case 'stands-still':
+      return `${row.top!.state}; too cold to dry`;
+  }
+}
+
+/** The big time at the right: when it is free, or when it closes. */
+export function rowTime(row: TodayRow, nowMs: number): string {
+  switch (row.reason) {
+    case 'bare':
+    case 'ready':
+      return 'now';
+    case 'ready-nothing-planned':
+      return '';
+    case 'stands-still':
+      return '–';
+    default:
+      return row.readyAtMs === null ? '–' : shortTime(row.readyAtMs, nowMs);
+  }
+}

@@ -1,0 +1,63 @@
+import { arrowLeftIcon } from './icons';
+import type { ReactNode } from 'react';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
+import { Icon } from './Icon';
+import { Heading, Text } from './Text';
+import { space, TARGET } from './tokens';
+
+interface Props {
+  title: string;
+  subtitle?: string;
+  onBack?: () => void;
+  /** At the right of the title. */
+  aside?: ReactNode;
+  children: ReactNode;
+  /** Below the scroll, always in reach. */
+  foot?: ReactNode;
+  maxWidth?: number;
+}
+
+/** A scrolling screen with its title. */
+export function Screen({ title, subtitle, onBack, aside, children, foot, maxWidth = 720 }: Props) {
+  return (
+    <View style={{ flex: 1 }}>
+      <ScrollView
+        contentContainerStyle={[styles.content, { maxWidth }]}
+        keyboardShouldPersistTaps="handled"
+      >
+        <View style={styles.head}>
+          {onBack ? <BackButton onPress={onBack} /> : null}
+          <View style={{ flex: 1 }}>
+            <Heading level={1} size="title">
+              {title}
+            </Heading>
+            {subtitle ? <Text tone="ink2">{subtitle}</Text> : null}
+          </View>
+          {aside}
+        </View>
+        {children}
+      </ScrollView>
+      {foot}
+    </View>
+  );
+}
+
+export function BackButton({ onPress }: { onPress: () => void }) {
+  return (
+    <Pressable accessibilityRole="button" aria-label="Back" onPress={onPress} style={styles.back}>
+      <Icon path={arrowLeftIcon} />
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  content: { padding: space.xl, paddingTop: space.l, width: '100%', alignSelf: 'flex-start' },
+  head: { flexDirection: 'row', alignItems: 'flex-start', gap: space.s, marginBottom: space.l },
+  back: {
+    width: TARGET,
+    height: TARGET,
+    marginLeft: -12,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+});

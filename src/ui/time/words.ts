@@ -1,0 +1,51 @@
+import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
+import { format } from 'date-fns/format';
+import { isSameDay } from 'date-fns/isSameDay';
+
+/** Times as a painter says them. All in the local time of the studio. */
+
+/** "16:50" today, "Thu 19" this fortnight, "Thu 19 Mar" later, with the year when it is another one. */
+export function shortTime(ms: number, nowMs: number): string {
+  const days = differenceInCalendarDays(ms, nowMs);
+  if (days === 0) return format(ms, 'HH:mm');
+  if (Math.abs(days) < 14) return format(ms, 'EEE d');
+  return new Date(ms).getFullYear() === new Date(nowMs).getFullYear()
+    ? format(ms, 'EEE d MMM')
+    : format(ms, 'd MMM yyyy');
+}
+
+/** Two marks as one stretch: "Thu 19 to Sat 21", "16:50 to 18:10", "Thu 19" when they fall on one day. */
+export function stretch(fromMs: number, toMs: number, nowMs: number): string {
+  const [from, to] = [fromMs, toMs].sort((a, b) => a - b) as [number, number];
+  if (isSameDay(from, to)) {
+    const day = isSameDay(from, nowMs) ? '' : `${format(from, 'EEE d')}, `;
+    return `${day}${format(from, 'HH')}–${format(to, 'HH')} h`;
+  }
+  return `${shortTime(from, nowMs)} to ${shortTime(to, nowMs)}`;
+}
+
+/** "about 16:00" rounded to ten minutes for today and tomorrow, else the day. */
+export function about(ms: number, nowMs: number): string {
+  const rounded = Math.round(ms / 600_000) * 600_000;
+  const days = differenceInCalendarDays(rounded, nowMs);
+  if (days === 0) return `about ${format(rounded, 'HH:mm')}`;
+  if (days === 1) return `about ${format(rounded, 'EEE HH:mm')}`;
+  return `about ${shortTime(ms, nowMs)}`;
+}
+
+/** A length of days: "40 min", "9 h", "2.4 d", "3 wk", "5 mo". */
+export function duration(days: number): string {
+  const minutes = days * 24 * 60;
+  if (minutes < 90) return `${Math.max(1, Math.round(minutes))} min`;
+  if (days < 1.5) return `${Math.round(days * 24)} h`;
+  if (days < 14) return `${days.toFixed(1)} d`;
+  if (days < 60) return `${Math.round(days / 7)} wk`;
+  return `${Math.round(days / 30.4)} mo`;
+}
+
+export const longDay = (ms: number): string => format(ms, 'EEEE d MMMM');
+export const clock = (ms: number): string => format(ms, 'HH:mm');
+/** Value of a datetime-local field. */
+export const localInput = (ms: number): string => format(ms, "yyyy-MM-dd'T'HH:mm");
+export const dayInput = (ms: number): string => format(ms, 'yyyy-MM-dd');
+export const dayMonthYear = (ms: number): string => format(ms, 'd MMM yyyy');

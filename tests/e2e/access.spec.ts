@@ -1,0 +1,92 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test } from './studio';
+
+/** Open the demo studio and go somewhere in it. */
+async function demo(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open the demo studio' }).click();
+  await expect(page.getByRole('heading', { name: 'Takes a coat now' })).toBeVisible();
+}
+
+const SCREENS: { name: string; go: (page: Page) => Promise<unknown> }[] = [
+  { name: 'today', go: () => Promise.resolve() },
+  { name: 'paintings', go: (page) => page.getByRole('link', { name: 'Paintings' }).click() },
+  {
+    name: 'painting',
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Paintings' }).click();
+      await page.getByRole('link', { name: 'Quinces on Slate' }).click();
+      await expect(page.getByText(/A coat pinches in/)).toBeVisible();
+    },
+  },
+  {
+    name: 'section with figures',
+    go: async (page) => {
+      await page.getByRole('link', { name: /^quinces, Quinces on Slate/ }).click();
+      await page.getByRole('button', { name: 'Figures' }).click();
+    },
+  },
+  {
+    name: 'laying',
+    go: async (page) => {
+      await page.getByRole('link', { name: /^quinces, Quinces on Slate/ }).click();
+      await page.getByRole('button', { name: 'Lay it' }).click();
+      await expect(page.getByRole('button', { name: 'Laid now' })).toBeVisible();
+    },
+  },
+  {
+    name: 'coat editor',
+    go: async (page) => {
+      await page.getByRole('link', { name: /^quinces, Quinces on Slate/ }).click();
+      await page.getByRole('button', { name: 'Edit the coat' }).click();
+      await expect(page.getByText('Mix, in parts')).toBeVisible();
+    },
+  },
+  { name: 'settings', go: (page) => page.getByRole('link', { name: 'Settings' }).click() },
+  {
+    name: 'about',
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Paintings' }).click();
+      await page.getByRole('link', { name: 'The Ropewalk' }).click();
+      await page.getByRole('link', { name: /About this painting/ }).click();
+    },
+  },
+  {
+    name: 'new painting',
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Paintings' }).click();
+      await page.getByRole('button', { name: 'Start a painting' }).click();
+    },
+  },
+];
+
+for (const screen of SCREENS) {
+  test(`axe finds nothing serious on: ${screen.name}`, async ({ page }) => {
+    await demo(page);
+    await screen.go(page);
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+    expect(
+      serious.map(
+        (v) =>
+          `${v.id}: ${v.nodes
+            .map((n) => n.html)
+            .join(' | ')
+            .slice(0, 600)}`,
+      ),
+    ).toEqual([]);
+  });
+}
+
+test('nothing is wider than the screen', async ({ page }) => {
+  await demo(page);
+  for (const path of ['/', '/paintings', '/settings', '/paintings/new']) {
+    await page.goto(path);
+    await page.waitForLoadState('networkidle');
+    const over = await page.evaluate(
+      () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+    );
+    expect([path, over]).toEqual([path, 0]);
+  }
+});

@@ -1,0 +1,122 @@
+import { expect, importText, savedFile, startPainting, stored, test, wipe } from './studio';
+
+test('from the empty studio to a mended, laid, kept and restored painting', async ({ page }) => {
+  await page.goto('/');
+  await expect(page.getByText('Nothing on the easel.')).toBeVisible();
+  await startPainting(page, 'Three Jars', /Direct start/);
+  await expect(page.getByText('Every column holds as it rises.')).toBeVisible();
+
+  // Edit a coat until it fails: an overpainting thinned with spirits alone falls under a fat block-in.
+  await page.getByRole('link', { name: /^Block-in, jars/ }).click();
+  await page.getByRole('button', { name: 'Add an ingredient' }).click();
+  await page.getByRole('radio', { name: 'stand oil' }).click();
+  await page.getByLabel('Medium, share of the whole mixture, %').fill('30');
+  await page.getByLabel('Parts of mineral spirits').fill('1');
+  await page.getByLabel('Parts of stand oil').fill('2');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText(/One column holds. A coat pinches in: jars/)).toBeVisible();
+
+  // The section says why, with figures, and carries the cure.
+  await page.getByRole('link', { name: 'jars: open the section' }).click();
+  await expect(
+    page.getByRole('heading', {
+      name: /The planned overpainting is leaner than the block-in it will lie on/,
+    }),
+  ).toBeVisible();
+  await expect(page.getByText(/^\d+ % oil over \d+ %\./)).toBeVisible();
+  await expect(page.getByText(/more stand oil brings it to \d+ %/)).toBeVisible();
+  await page.getByRole('button', { name: /^Fatten it to \d+ %$/ }).click();
+  await expect(page.getByRole('heading', { name: /leaner than/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Back' }).click();
+  await expect(page.getByText('Every column holds as it rises.')).toBeVisible();
+
+  // Lay the first coat: Today changes.
+  await page.getByRole('link', { name: 'jars: open the section' }).click();
+  await page.getByRole('button', { name: 'Block-in, planned' }).click();
+  await page.getByRole('button', { name: 'Lay it' }).click();
+  await page.getByRole('button', { name: 'Laid now' }).click();
+  await expect(page.getByRole('button', { name: 'Block-in, open' })).toBeVisible();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(
+    page
+      .getByRole('region', { name: 'Still open' })
+      .getByRole('link', { name: /^jars, Three Jars: open till about/ }),
+  ).toBeVisible();
+  await expect(
+    page
+      .getByRole('region', { name: 'Takes a coat now' })
+      .getByRole('link', { name: /^wall, Three Jars: bare/ }),
+  ).toBeVisible();
+
+  // A reload and a fresh start show the same.
+  await page.reload();
+  await expect(
+    page.getByRole('region', { name: 'Still open' }).getByRole('link', { name: /^jars/ }),
+  ).toBeVisible();
+  const before = await stored(page);
+
+  // Export, wipe, import: the same state.
+  await page.getByRole('link', { name: 'Settings' }).click();
+  const file = await savedFile(page, 'Export the studio');
+  expect(file.name).toMatch(/^studio-\d{4}-\d\d-\d\d\.tawny\.json$/);
+  expect(JSON.parse(file.text)).toMatchObject({
+    format: 'tawny-hour',
+    schemaVersion: 1,
+    kind: 'studio',
+  });
+  await wipe(page);
+  await expect(page.getByText('Nothing on the easel.')).toBeVisible();
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await importText(page, file.text);
+  await expect(page.getByText('One painting came in.')).toBeVisible();
+  await page.getByRole('link', { name: 'Today' }).click();
+  await expect(
+    page.getByRole('region', { name: 'Still open' }).getByRole('link', { name: /^jars/ }),
+  ).toBeVisible();
+  const after = await stored(page);
+  const painting = (all: Record<string, unknown>) => {
+    const key = Object.keys(all).find((k) => k.startsWith('painting:'))!;
+    const { revision: _, ...rest } = all[key] as { revision: number };
+    return rest;
+  };
+  expect(painting(after)).toEqual(painting(before));
+});
+
+test('a bad import is refused, names the field, and changes nothing', async ({ page }) => {
+  await startPainting(page, 'Kept as it is', /Oil underpainting/);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  const { text } = await savedFile(page, 'Export the studio');
+  const before = await stored(page);
+  const bad = JSON.parse(text);
+  bad.paintings[0].coats[0].recipe.mediumShare = 1.4;
+  await importText(page, JSON.stringify(bad));
+  await expect(
+    page.getByText(
+      /Nothing was changed.*paintings\.0\.coats\.0\.recipe\.mediumShare.*cannot be over 100 %/,
+    ),
+  ).toBeVisible();
+  await importText(page, 'not a studio');
+  await expect(page.getByText(/Nothing was changed. The file is not JSON/)).toBeVisible();
+  expect(await stored(page)).toEqual(before);
+});
+
+test('an import of something already here asks: replace, keep both, cancel', async ({ page }) => {
+  await startPainting(page, 'Asked About', /Three stages/);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  const { text } = await savedFile(page, 'Export the studio');
+  await importText(page, text);
+  await expect(page.getByText(/Asked About: the file has this painting too/)).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  const count = async () =>
+    Object.keys(await stored(page)).filter((k) => k.startsWith('painting:')).length;
+  expect(await count()).toBe(1);
+  await importText(page, text);
+  await page.getByRole('button', { name: 'Keep both' }).click();
+  await expect(page.getByText('One painting came in.')).toBeVisible();
+  await expect.poll(count).toBe(2);
+  await importText(page, text);
+  await page.getByRole('button', { name: 'Replace with the file' }).click();
+  await page.getByRole('link', { name: 'Paintings' }).click();
+  await expect(page.getByRole('link', { name: 'Asked About', exact: true })).toHaveCount(1);
+  await expect(page.getByRole('link', { name: 'Asked About (copy)' })).toHaveCount(1);
+});

@@ -1,0 +1,85 @@
+import { readFileSync } from 'node:fs';
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** Fails a test on any error of the page: a blocked script, a broken promise, a missing file. */
+export const test = base.extend<{ errors: string[] }>({
+  errors: [
+    async ({ page }, use) => {
+      const errors: string[] = [];
+      page.on('pageerror', (error) => errors.push(error.message));
+      page.on('console', (message) => message.type() === 'error' && errors.push(message.text()));
+      await use(errors);
+      expect(errors).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+export { expect };
+
+/** Start a painting by a method from the empty studio, as a painter would. */
+export async function startPainting(page: Page, title: string, method: RegExp): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Start a painting' }).click();
+  await page.getByLabel('Title').fill(title);
+  await page.getByLabel('Passage 1', { exact: true }).fill('jars');
+  await page.getByLabel('Passage 2', { exact: true }).fill('wall');
+  await page.getByRole('radio', { name: method }).click();
+  await page.getByRole('button', { name: 'Lay out the coats' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
+}
+
+/** Everything kept in the browser, by key. */
+export const stored = (page: Page): Promise<Record<string, unknown>> =>
+  page.evaluate(
+    () =>
+      new Promise((resolve, reject) => {
+        const open = indexedDB.open('tawny-hour');
+        open.onerror = () => reject(open.error);
+        open.onsuccess = () => {
+          const entries = open.result.transaction('entries').objectStore('entries');
+          const keys = entries.getAllKeys();
+          const values = entries.getAll();
+          values.onsuccess = () => {
+            open.result.close();
+            resolve(
+              Object.fromEntries(
+                keys.result.map((k, i) => [String(k), JSON.parse(values.result[i])]),
+              ),
+            );
+          };
+        };
+      }),
+  );
+
+/** Press a button that saves a file, and read the file. */
+export async function savedFile(
+  page: Page,
+  button: string,
+): Promise<{ name: string; text: string }> {
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: button }).click();
+  const file = await download;
+  return { name: file.suggestedFilename(), text: readFileSync((await file.path())!, 'utf8') };
+}
+
+export async function importText(page: Page, text: string): Promise<void> {
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Import a file' }).click();
+  await (
+    await chooser
+  ).setFiles({ name: 'in.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+}
+
+/** Empty the browser's store and open the studio anew. */
+export async function wipe(page: Page): Promise<void> {
+  await page.goto('/healthz');
+  await page.evaluate(
+    () =>
+      new Promise<void>((resolve, reject) => {
+        const gone = indexedDB.deleteDatabase('tawny-hour');
+        gone.onsuccess = () => resolve();
+        gone.onerror = () => reject(gone.error);
+      }),
+  );
+  await page.goto('/');
+}
