@@ -10,9 +10,14 @@ const ICON_FONTS =
 /** Zod carries its messages in some forty languages; ours are our own, in English. */
 const ZOD_LOCALES = /[\\/]locales[\\/]index\.js$/;
 
-/** Readers of JSON Schema and of SVG text, which their packages carry along and the app never calls. */
+/**
+ * What packages carry along and the app never calls: Zod's reader and writer of JSON Schema and its
+ * compiler, and the reader of SVG text.
+ */
 const NEVER_CALLED = [
   { module: './from-json-schema.js', of: '/zod/' },
+  { module: './compile.js', of: '/zod/' },
+  { module: './json-schema-generator.js', of: '/zod/' },
   { module: './xml', of: '/react-native-svg/' },
 ];
 

@@ -1,8 +1,14 @@
-import { CoreError } from '@/core/errors';
 import { readPainting, readStudio, type Studio } from '@/core/formats';
 import { mergePaintings, type Painting } from '@/core/painting';
+import {
+  isDocumentKey,
+  PAINTING_PREFIX,
+  paintingKey,
+  readDocuments,
+  STUDIO_KEY,
+} from './documents';
 import { paintingArrived, paintingLeft, paintingsLoaded } from './paintings';
-import { loaded, loadFailed, writeBegan, writeFailed, writeHeld, type Unreadable } from './saving';
+import { loaded, loadFailed, writeBegan, writeFailed, writeHeld } from './saving';
 import type { Store } from './store';
 import { studioArrived } from './studio';
 
@@ -26,9 +32,6 @@ export interface Surroundings {
   later(task: () => void, ms: number): void;
 }
 
-const STUDIO_KEY = 'studio';
-const PAINTING_PREFIX = 'painting:';
-const paintingKey = (id: string): string => `${PAINTING_PREFIX}${id}`;
 const RETRY_MS = [1000, 2000, 5000, 15_000, 30_000];
 
 export interface Keeper {
@@ -51,6 +54,7 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
   let keptStudio: Studio | null = null;
   let started = false;
   let failures = 0;
+  let retryPending = false;
   let queue: Promise<void> = Promise.resolve();
 
   const paintings = (): Painting[] => Object.values(store.getState().paintings.entities);
@@ -101,7 +105,12 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
     store.dispatch(writeFailed(error instanceof Error ? error.message : String(error)));
     const wait = RETRY_MS[Math.min(failures, RETRY_MS.length - 1)]!;
     failures += 1;
-    around.later(() => void flush(), wait);
+    if (retryPending) return;
+    retryPending = true;
+    around.later(() => {
+      retryPending = false;
+      void flush();
+    }, wait);
   }
 
   async function attempt(): Promise<void> {
@@ -124,31 +133,13 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
   }
 
   async function load(): Promise<void> {
-    const keys = await around.storage.getAllKeys();
-    const documents = await around.storage.getMany(
-      keys.filter((k) => k === STUDIO_KEY || k.startsWith(PAINTING_PREFIX)),
-    );
-    const unreadable: Unreadable[] = [];
-    const found: Painting[] = [];
-    for (const [key, raw] of Object.entries(documents)) {
-      if (raw === null) continue;
-      try {
-        if (key === STUDIO_KEY) {
-          keptStudio = readStudio(JSON.parse(raw));
-          store.dispatch(studioArrived(keptStudio));
-        } else {
-          const painting = readPainting(JSON.parse(raw));
-          kept.set(painting.id, painting);
-          found.push(painting);
-        }
-      } catch (error) {
-        const message = error instanceof CoreError ? error.message : `It is not JSON.`;
-        unreadable.push({ key, message, raw });
-      }
-    }
-    keptStudio ??= studio();
-    store.dispatch(paintingsLoaded(found));
-    store.dispatch(loaded(unreadable));
+    const keys = (await around.storage.getAllKeys()).filter(isDocumentKey);
+    const found = readDocuments(await around.storage.getMany(keys));
+    found.paintings.forEach((p) => kept.set(p.id, p));
+    if (found.studio) store.dispatch(studioArrived(found.studio));
+    keptStudio = studio();
+    store.dispatch(paintingsLoaded(found.paintings));
+    store.dispatch(loaded(found.unreadable));
   }
 
   async function arrived(keys: string[]): Promise<void> {
@@ -180,6 +171,18 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
     store.dispatch(paintingArrived(theirs));
   }
 
+  /** Only a change of what is kept begins a write: the notes about writing must not, or a failure would feed itself. */
+  function watchChanges(): void {
+    let seen = store.getState();
+    store.subscribe(() => {
+      const now = store.getState();
+      const changed =
+        now.paintings.entities !== seen.paintings.entities || now.studio !== seen.studio;
+      seen = now;
+      if (changed && dirty()) void flush();
+    });
+  }
+
   return {
     async start() {
       if (started) return flush();
@@ -190,9 +193,7 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
         return;
       }
       started = true;
-      store.subscribe(() => {
-        if (dirty()) void flush();
-      });
+      watchChanges();
     },
     flush,
     arrived,

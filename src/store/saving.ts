@@ -26,8 +26,9 @@ const slice = createSlice({
       state.phase = 'failed';
       state.reason = payload;
     },
+    /** A failure stays in sight until a write holds. */
     writeBegan(state) {
-      state.phase = 'pending';
+      if (state.phase !== 'failed') state.phase = 'pending';
     },
     writeHeld(state) {
       state.phase = 'saved';

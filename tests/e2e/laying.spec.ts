@@ -1,5 +1,7 @@
 import { expect, startPainting, test } from './studio';
 
+const DAY_MS = 86_400_000;
+
 test.beforeEach(async ({ page }) => {
   await page.clock.install({ time: new Date('2026-02-10T09:00:00Z') });
 });
@@ -29,13 +31,13 @@ test('wet into wet is one film; a day later it has moved on; wiping back and und
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Wiped back, a trace left')).toHaveCount(0);
 
-  await page.clock.fastForward('72:00:00');
+  await page.clock.fastForward(3 * DAY_MS);
   await expect(page.getByRole('button', { name: 'Block-in + overpainting, open' })).toHaveCount(0);
   await page.getByRole('link', { name: 'Today' }).click();
   await expect(
     page.getByRole('region', { name: 'Leave alone until' }).getByRole('link', { name: /^jars/ }),
   ).toBeVisible();
-  await page.clock.fastForward('240:00:00');
+  await page.clock.fastForward(10 * DAY_MS);
   await expect(
     page
       .getByRole('region', { name: 'Takes a coat now' })

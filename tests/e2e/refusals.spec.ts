@@ -38,16 +38,16 @@ test('the coat editor refuses negative parts, over 100 % and an empty mix, and k
   await startPainting(page, 'Bad Mixes', /Direct start/);
   await page.getByRole('link', { name: /^Block-in, jars/ }).click();
   const keep = page.getByRole('button', { name: 'Keep' });
-  await page.getByLabel('Parts of Titanium white').fill('-2');
+  await page.getByLabel('Parts of Titanium white', { exact: true }).fill('-2');
   await expect(page.getByText(/Parts must be above 0/).first()).toBeVisible();
   await expect(keep).toBeDisabled();
-  await page.getByLabel('Parts of Titanium white').fill('4');
+  await page.getByLabel('Parts of Titanium white', { exact: true }).fill('4');
   await page.getByLabel('Medium, share of the whole mixture, %').fill('140');
   await expect(page.getByText(/cannot be over 100 %/).first()).toBeVisible();
   await page.getByLabel('Medium, share of the whole mixture, %').fill('10');
-  await page.getByLabel(/Dry thickness/).fill('0');
+  await page.getByRole('textbox', { name: /Dry thickness/ }).fill('0');
   await expect(page.getByText(/at least 0.5 µm/).first()).toBeVisible();
-  await page.getByLabel(/Dry thickness/).fill('40');
+  await page.getByRole('textbox', { name: /Dry thickness/ }).fill('40');
   await expect(keep).toBeEnabled();
   for (const name of ['Titanium white', 'Yellow ochre', 'Burnt sienna'])
     await page.getByRole('button', { name: `Take out ${name}` }).click();

@@ -1,10 +1,12 @@
 export {
   dryingTimes,
   ON_NEUTRAL_GROUND,
+  paintSpeed,
   pigmentFactor,
   baseDays,
   type Below,
   type DryingTimes,
+  type PaintSpeed,
 } from './kinetics';
 export { probabilityBy, quantileOf, type LogNormal } from './lognormal';
 export {

@@ -124,11 +124,30 @@ function acrylicTimes(handbook: Handbook, thicknessUm: number): DryingTimes {
   };
 }
 
+/** How fast a paint it is, whatever its thickness and place. */
+export interface PaintSpeed {
+  baseDays: number;
+  alkydFactor: number;
+  /** Base with alkyd, floor applied. */
+  intrinsicTouchDays: number;
+}
+
+export function paintSpeed(handbook: Handbook, film: Constituents): PaintSpeed {
+  const base = baseDays(handbook, film);
+  const fAlkyd = alkydFactor(handbook, film, base);
+  return {
+    baseDays: base,
+    alkydFactor: fAlkyd,
+    intrinsicTouchDays: Math.max(handbook.constants.touchFloorDays, base * fAlkyd),
+  };
+}
+
 /**
  * Doses at which a film is touch-dry and through-dry.
  *
  * @param film constituents as laid (before a ground drinks any of it)
  * @param thicknessUm dry thickness as laid, um
+ * @param speed of the paint, where the caller has it already
  * @param climate only widens the uncertainty here; the dose itself does not depend on it
  *
  * Validity 5-35 C, 5-1000 um. Model: docs/method.md, "Drying".
@@ -139,12 +158,11 @@ export function dryingTimes(
   thicknessUm: number,
   below: Below,
   climate: Climate,
+  speed: PaintSpeed = paintSpeed(handbook, film),
 ): DryingTimes {
   if (isAcrylic(film)) return acrylicTimes(handbook, thicknessUm);
   const c = handbook.constants;
-  const base = baseDays(handbook, film);
-  const fAlkyd = alkydFactor(handbook, film, base);
-  const intrinsic = Math.max(c.touchFloorDays, base * fAlkyd);
+  const { baseDays: base, alkydFactor: fAlkyd, intrinsicTouchDays: intrinsic } = speed;
   const ground = below.surface ? GROUND_BEHAVIOUR[below.surface] : null;
   const h = thicknessUm / c.referenceThicknessUm;
   const touchThickness =

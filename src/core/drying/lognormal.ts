@@ -11,9 +11,14 @@ export interface LogNormal {
   sigma: number;
 }
 
+/** The chances that windows are told by; worked out once, since every film of every passage needs them. */
+const Z: Record<number, number> = Object.fromEntries(
+  [0.1, 0.25, 0.5, 0.75, 0.9].map((p) => [p, normalQuantile(p)]),
+);
+
 /** The value below which a share `p` of the outcomes lie; p in (0, 1). */
 export const quantileOf = ({ median, sigma }: LogNormal, p: number): number =>
-  p === 0.5 ? median : median * Math.exp(sigma * normalQuantile(p));
+  p === 0.5 ? median : median * Math.exp(sigma * (Z[p] ?? normalQuantile(p)));
 
 /** Chance that the outcome is at most `value`. */
 export function probabilityBy({ median, sigma }: LogNormal, value: number): number {

@@ -4,12 +4,14 @@ import {
   dryingTimes,
   dryingWindows,
   dryState,
+  paintSpeed,
   quantileOf,
   type Below,
   type Climate,
   type DryingTimes,
   type DryingWindows,
   type DryState,
+  type PaintSpeed,
 } from '../drying';
 import {
   addConstituents,
@@ -69,6 +71,8 @@ export interface Layer {
   composition: Composition;
   thicknessUm: number;
   times: DryingTimes;
+  /** The same as the schools see it. */
+  judged: JudgedFilm;
   windows: DryingWindows | null;
   state: DryState | 'planned';
   coveredAtMs: number | null;
@@ -102,16 +106,9 @@ interface Context {
   /** Work shared between passages: the same film of the same coat is reckoned once. */
   filmOf: (recipe: Coat['recipe']) => Constituents;
   compositionOf: (c: Constituents) => Composition;
+  speedOf: (c: Constituents) => PaintSpeed;
   coats: Map<string, Coat>;
 }
-
-const judged = (layer: Layer): JudgedFilm => ({
-  composition: layer.composition,
-  tubes: layer.kept.tubes,
-  thicknessUm: layer.thicknessUm,
-  times: layer.times,
-  acrylic: isAcrylic(layer.kept),
-});
 
 const UNKNOWN_FILM: JudgedFilm = {
   composition: null,
@@ -170,12 +167,12 @@ function pairOf(
   const { handbook, painting } = context;
   const direct = below.at(-1);
   const overThinCouch =
-    direct !== undefined && below.length > 1 && isThinCouch(judged(direct), handbook);
+    direct !== undefined && below.length > 1 && isThinCouch(direct.judged, handbook);
   const lower = overThinCouch ? below.at(-2) : direct;
   if (!lower && painting.ground.kind !== 'old-painting') return null;
   const pair: FilmPair = {
-    lower: lower ? judged(lower) : UNKNOWN_FILM,
-    upper: judged(upper),
+    lower: lower ? lower.judged : UNKNOWN_FILM,
+    upper: upper.judged,
     lowerTouchDry: cover.touchDry,
     lowerThroughDry:
       overThinCouch && lower ? throughDryUnderCouch(context, lower, upper) : cover.throughDry,
@@ -215,32 +212,51 @@ function layerOf(context: Context, film: Film, below: Layer[], coveredAtMs: numb
     surface: film.surface,
     cure: lower && !film.surface && !intoOpen ? cover.cure : 1,
   };
-  const times = dryingTimes(handbook, asLaid, dryVolume(asLaid), under, climate);
+  const times = dryingTimes(
+    handbook,
+    asLaid,
+    dryVolume(asLaid),
+    under,
+    climate,
+    context.speedOf(asLaid),
+  );
   const own = afterGroundLoss(film.asLaid, film.lossFraction);
   const kept = intoOpen ? addConstituents(lower.kept, own) : own;
   const clock =
     film.laidAtMs === null
       ? null
       : dryingClock(handbook.constants, times.kind, climate, film.laidAtMs, coveredAtMs);
+  // What the painter added is a matter of the recipe, whatever the ground drank of it.
+  const figures =
+    kept === asLaid
+      ? context.compositionOf(kept)
+      : {
+          ...context.compositionOf(kept),
+          addedOilRatio: context.compositionOf(asLaid).addedOilRatio,
+        };
+  const thicknessUm = dryVolume(own);
   const layer: Layer = {
     film,
     planned: film.planned,
     onto,
     kept,
-    // What the painter added is a matter of the recipe, whatever the ground drank of it.
-    composition: {
-      ...context.compositionOf(kept),
-      addedOilRatio: context.compositionOf(asLaid).addedOilRatio,
-    },
-    thicknessUm: dryVolume(own),
+    composition: figures,
+    thicknessUm,
     times,
+    judged: {
+      composition: figures,
+      tubes: kept.tubes,
+      thicknessUm,
+      times,
+      acrylic: isAcrylic(kept),
+    },
     windows: clock ? dryingWindows(handbook.constants, times, clock) : null,
     state: clock ? dryState(handbook.constants, times, clock.doseAt(nowMs)) : 'planned',
     coveredAtMs,
     limits: [],
     pair: null,
   };
-  layer.limits = filmLimits(handbook, judged(layer));
+  layer.limits = filmLimits(handbook, layer.judged);
   layer.pair = pairOf(context, below, layer, cover);
   return layer;
 }
@@ -287,6 +303,7 @@ function contextOf(painting: Painting, { handbook, climate, nowMs }: AssessOptio
     painting,
     filmOf: memoized((recipe) => filmOfRecipe(handbook, recipe)),
     compositionOf: memoized((c) => composition(handbook, c)),
+    speedOf: memoized((c) => paintSpeed(handbook, c)),
     coats: new Map(painting.coats.map((coat) => [coat.id, coat])),
   };
 }
@@ -318,7 +335,7 @@ export const verdictOf = (layer: Layer, school: SchoolKey): SchoolVerdict | null
 
 /** Width of the layer's step in the stair of a school; null where the school has no figure. */
 export const stairWidth = (layer: Layer, school: SchoolKey): number | null =>
-  measureOf(school, judged(layer));
+  measureOf(school, layer.judged);
 
 /** The highest film that has been laid; null on a bare ground. */
 export const topLaid = (stack: SiteStack): Layer | null =>

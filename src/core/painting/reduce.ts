@@ -68,18 +68,17 @@ interface Laying {
 }
 
 /** Put a coat on a stack: as a film of its own, or into the top film, which then starts again. */
-function lay(handbook: Handbook, films: Film[], ground: AbsorbingSurface, laying: Laying): Film[] {
+function lay(handbook: Handbook, films: Film[], ground: AbsorbingSurface, laying: Laying): void {
   const top = films.at(-1);
   const merges =
     laying.intoWet && top !== undefined && isAcrylic(top.asLaid) === isAcrylic(laying.film);
-  const rest = merges ? films.slice(0, -1) : films;
   const asLaid = merges ? addConstituents(top.asLaid, laying.film) : laying.film;
   const surface = merges ? top.surface : surfaceFor(films, ground, laying.film);
+  const named = merges ? mergedName(top, laying.name, laying.role) : laying;
   const film: Film = {
     key: merges ? top.key : laying.key,
-    ...(merges
-      ? mergedName(top, laying.name, laying.role)
-      : { name: laying.name, role: laying.role }),
+    name: named.name,
+    role: named.role,
     coatIds: merges ? [...top.coatIds, laying.coatId] : [laying.coatId],
     planned: laying.laidAtMs === null,
     laidAtMs: laying.laidAtMs,
@@ -91,25 +90,23 @@ function lay(handbook: Handbook, films: Film[], ground: AbsorbingSurface, laying
     paintedOut: false,
     merged: merges,
   };
-  return [...rest, film];
+  if (merges) films[films.length - 1] = film;
+  else films.push(film);
 }
 
 /** Take a fraction of the top film away. What is left keeps its clock and its share of loss to the ground. */
-function reduceTop(films: Film[], event: Extract<PaintingEvent, { kind: 'reduced' }>): Film[] {
+function reduceTop(films: Film[], event: Extract<PaintingEvent, { kind: 'reduced' }>): void {
   const top = films.at(-1);
-  if (!top) return films;
+  if (!top) return;
   const left = LEFT_FRACTION[event.left].value;
   const asLaid = left === 1 ? top.asLaid : scaleConstituents(top.asLaid, left);
-  return [
-    ...films.slice(0, -1),
-    {
-      ...top,
-      asLaid,
-      thicknessAsLaidUm: dryVolume(asLaid),
-      reductions: [...top.reductions, { how: event.how, atMs: Date.parse(event.at) }],
-      paintedOut: top.paintedOut || event.how === 'painted-out',
-    },
-  ];
+  films[films.length - 1] = {
+    ...top,
+    asLaid,
+    thicknessAsLaidUm: dryVolume(asLaid),
+    reductions: [...top.reductions, { how: event.how, atMs: Date.parse(event.at) }],
+    paintedOut: top.paintedOut || event.how === 'painted-out',
+  };
 }
 
 /**
@@ -126,26 +123,26 @@ export function reduceToFilms(
   planned: Coat[],
   filmOf: (recipe: Coat['recipe']) => Constituents = (recipe) => filmOfRecipe(handbook, recipe),
 ): Film[] {
-  let films = bottom;
+  const films = [...bottom];
   for (const event of events) {
-    films =
-      event.kind === 'reduced'
-        ? films.length > bottom.length
-          ? reduceTop(films, event)
-          : films
-        : lay(handbook, films, ground, {
-            key: event.id,
-            coatId: event.coatId,
-            name: event.name,
-            role: event.role,
-            film: filmOf(event.recipe),
-            laidAtMs: Date.parse(event.at),
-            intoWet: event.intoWet && films.length > bottom.length,
-          });
+    const bare = films.length === bottom.length;
+    if (event.kind === 'reduced') {
+      if (!bare) reduceTop(films, event);
+      continue;
+    }
+    lay(handbook, films, ground, {
+      key: event.id,
+      coatId: event.coatId,
+      name: event.name,
+      role: event.role,
+      film: filmOf(event.recipe),
+      laidAtMs: Date.parse(event.at),
+      intoWet: event.intoWet && !bare,
+    });
   }
   const laidCount = films.length;
   for (const coat of planned) {
-    films = lay(handbook, films, ground, {
+    lay(handbook, films, ground, {
       key: coat.id,
       coatId: coat.id,
       name: coat.name,

@@ -26,10 +26,23 @@ export function inTimeOrder(events: PaintingEvent[]): PaintingEvent[] {
     .map(({ event }) => event);
 }
 
+/** Which coats lie on which passages; looked up often, so kept beside the entries it was read from. */
+const laidIndex = new WeakMap<PaintingEvent[], Set<string>>();
+
+function laidOn({ events }: Painting): Set<string> {
+  const known = laidIndex.get(events);
+  if (known) return known;
+  const laid = new Set<string>();
+  for (const e of events) {
+    if (e.kind === 'laid')
+      for (const passageId of e.passageIds) laid.add(`${e.coatId}|${passageId}`);
+  }
+  laidIndex.set(events, laid);
+  return laid;
+}
+
 export const isLaid = (painting: Painting, coat: Coat, passageId: string): boolean =>
-  painting.events.some(
-    (e) => e.kind === 'laid' && e.coatId === coat.id && e.passageIds.includes(passageId),
-  );
+  laidOn(painting).has(`${coat.id}|${passageId}`);
 
 /** The passages of a coat on which it has not been laid yet. */
 export const unlaidPassages = (painting: Painting, coat: Coat): string[] =>

@@ -42,8 +42,9 @@ export function repairSentence(repair: Repair, school: SchoolKey): string {
 /** The words of the button that carries the cure out. */
 export function repairAction(repair: Repair, school: SchoolKey): string {
   switch (repair.kind) {
-    case 'add-oil':
     case 'more-medium':
+      return `More medium, ${Math.round(repair.changed.recipe.mediumShare * 100)} %`;
+    case 'add-oil':
       return repair.figureAfter === null
         ? 'Fatten it'
         : `Fatten it to ${SCHOOLS[school].format(repair.figureAfter)}`;

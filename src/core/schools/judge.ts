@@ -1,5 +1,6 @@
 import type { Handbook } from '../handbook';
 import { SCHOOLS } from './schools';
+import type { Judgement } from './shared';
 import {
   SCHOOL_KEYS,
   type FilmPair,
@@ -30,29 +31,34 @@ export const measureOf = (school: SchoolKey, film: JudgedFilm): number | null =>
  * (no adhesion: common knowledge of conservators, from memory, high); a film of unknown oil cannot be judged.
  */
 export function judgePair(handbook: Handbook, school: SchoolKey, pair: FilmPair): SchoolVerdict {
-  const figures = {
+  const { verdict, reason } = judgement(handbook, school, pair);
+  return {
     school,
+    verdict,
+    reason,
     lower: measureOf(school, pair.lower),
     upper: measureOf(school, pair.upper),
   };
-  if (pair.upper.acrylic) {
-    return pair.lower.acrylic
-      ? { ...figures, verdict: 'not-applicable', reason: 'acrylic-below' }
-      : { ...figures, verdict: 'fail', reason: 'acrylic-over-oil' };
+}
+
+function judgement(handbook: Handbook, school: SchoolKey, pair: FilmPair): Judgement {
+  const { lower, upper } = pair;
+  if (upper.acrylic) {
+    return lower.acrylic
+      ? { verdict: 'not-applicable', reason: 'acrylic-below' }
+      : { verdict: 'fail', reason: 'acrylic-over-oil' };
   }
-  if (pair.lower.acrylic) return { ...figures, verdict: 'not-applicable', reason: 'acrylic-below' };
-  if (!isKnown(pair.lower) || !isKnown(pair.upper)) {
-    return { ...figures, verdict: 'undecided', reason: 'oil-unknown' };
+  if (lower.acrylic) return { verdict: 'not-applicable', reason: 'acrylic-below' };
+  if (!isKnown(lower) || !isKnown(upper)) return { verdict: 'undecided', reason: 'oil-unknown' };
+  if (school === 'constant-alkyd' && isThinCouch(upper, handbook)) {
+    return { verdict: 'not-applicable', reason: 'no-alkyd' };
   }
-  if (school === 'constant-alkyd' && isThinCouch(pair.upper, handbook)) {
-    return { ...figures, verdict: 'not-applicable', reason: 'no-alkyd' };
-  }
-  return { ...figures, ...SCHOOLS[school].judge(pair as KnownPair, handbook.constants, handbook) };
+  return SCHOOLS[school].judge(pair as KnownPair, handbook.constants, handbook);
 }
 
 /** The pair by every school. */
 export function judgeByAll(handbook: Handbook, pair: FilmPair): Record<SchoolKey, SchoolVerdict> {
-  return Object.fromEntries(
-    SCHOOL_KEYS.map((key) => [key, judgePair(handbook, key, pair)]),
-  ) as Record<SchoolKey, SchoolVerdict>;
+  const verdicts: Partial<Record<SchoolKey, SchoolVerdict>> = {};
+  for (const key of SCHOOL_KEYS) verdicts[key] = judgePair(handbook, key, pair);
+  return verdicts as Record<SchoolKey, SchoolVerdict>;
 }

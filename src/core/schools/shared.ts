@@ -10,14 +10,13 @@ const SHARE_TOLERANCE = 1e-6;
 
 /** Mixtures are of the same tubes only if the tubes and their proportions are the same. */
 export function sameTubes(a: KnownFilm, b: KnownFilm): boolean {
-  const totalA = sum(a.tubes);
-  const totalB = sum(b.tubes);
-  const keys = new Set([...Object.keys(a.tubes), ...Object.keys(b.tubes)]);
-  return [...keys].every(
-    (key) =>
-      Math.abs((a.tubes[key] ?? 0) / (totalA || 1) - (b.tubes[key] ?? 0) / (totalB || 1)) <
-      SHARE_TOLERANCE,
-  );
+  const totalA = sum(a.tubes) || 1;
+  const totalB = sum(b.tubes) || 1;
+  const differs = (key: string): boolean =>
+    Math.abs((a.tubes[key] ?? 0) / totalA - (b.tubes[key] ?? 0) / totalB) >= SHARE_TOLERANCE;
+  for (const key in a.tubes) if (differs(key)) return false;
+  for (const key in b.tubes) if (differs(key)) return false;
+  return true;
 }
 
 /** The upper coat's own pores: a limit that no comparison softens. */

@@ -22,8 +22,8 @@ export const totalOil: School = {
             verdict: delta >= constants.totalOilCaution - ROUNDING ? 'caution' : 'fail',
             reason: 'falls',
           };
-    const judged =
-      underbound(pair, handbook)?.verdict === 'fail' ? underbound(pair, handbook)! : compared;
+    const own = underbound(pair, handbook);
+    const judged = own?.verdict === 'fail' ? own : compared;
     return overStain(
       pair,
       withinUncertainty(pair, judged, delta, constants.totalOilUndecided, handbook),

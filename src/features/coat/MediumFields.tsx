@@ -1,12 +1,12 @@
 import { closeIcon } from '@/ui/icons';
 import { useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { INGREDIENT_KEYS, INGREDIENTS } from '@/data/ingredients';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Icon } from '@/ui/Icon';
 import { Notice } from '@/ui/Notice';
-import { Dialog } from '@/ui/rne';
+import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space, TARGET } from '@/ui/tokens';
@@ -16,7 +16,6 @@ import type { CoatEditor } from './useCoatEditor';
 export function MediumFields({ editor }: { editor: CoatEditor }) {
   const { draft, set, checked } = editor;
   const [adding, setAdding] = useState(false);
-  const { height } = useWindowDimensions();
   const replace = (i: number, parts: string) =>
     set({ medium: draft.medium.map((m, n) => (n === i ? { ...m, parts } : m)) });
   const takeOut = (i: number) => {
@@ -78,25 +77,23 @@ export function MediumFields({ editor }: { editor: CoatEditor }) {
         <Notice key={c}>{c}</Notice>
       ))}
       {adding ? (
-        <Dialog isVisible onBackdropPress={() => setAdding(false)}>
-          <ScrollView style={{ maxHeight: height * 0.7 }}>
-            <Choice
-              label="Ingredient"
-              stacked
-              options={INGREDIENT_KEYS.filter(
-                (key) => !draft.medium.some((m) => m.ingredient === key),
-              ).map((key) => ({ key, name: INGREDIENTS[key].name }))}
-              value={null}
-              onChange={(ingredient) => {
-                set({
-                  medium: [...draft.medium, { parts: '1', ingredient }],
-                  ...(Number(draft.sharePct) === 0 ? { sharePct: '10' } : {}),
-                });
-                setAdding(false);
-              }}
-            />
-          </ScrollView>
-        </Dialog>
+        <Sheet name="Choose an ingredient" onClose={() => setAdding(false)}>
+          <Choice
+            label="Ingredient"
+            stacked
+            options={INGREDIENT_KEYS.filter(
+              (key) => !draft.medium.some((m) => m.ingredient === key),
+            ).map((key) => ({ key, name: INGREDIENTS[key].name }))}
+            value={null}
+            onChange={(ingredient) => {
+              set({
+                medium: [...draft.medium, { parts: '1', ingredient }],
+                ...(Number(draft.sharePct) === 0 ? { sharePct: '10' } : {}),
+              });
+              setAdding(false);
+            }}
+          />
+        </Sheet>
       ) : null}
     </View>
   );

@@ -7,7 +7,7 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Icon } from '@/ui/Icon';
 import { Notice } from '@/ui/Notice';
-import { Dialog } from '@/ui/rne';
+import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space, TARGET } from '@/ui/tokens';
@@ -97,7 +97,7 @@ export function MixFields({ editor }: { editor: CoatEditor }) {
       <Hazards pigments={draft.mix.map((t) => t.pigment)} />
       {picking !== null ? <PigmentPicker onPick={pick} onClose={() => setPicking(null)} /> : null}
       {binding !== null ? (
-        <Dialog isVisible onBackdropPress={() => setBinding(null)}>
+        <Sheet name="Choose a binder" onClose={() => setBinding(null)}>
           <Choice
             label={`What ${shortName(draft.mix[binding]!.pigment)} is ground in`}
             stacked
@@ -108,7 +108,7 @@ export function MixFields({ editor }: { editor: CoatEditor }) {
               setBinding(null);
             }}
           />
-        </Dialog>
+        </Sheet>
       ) : null}
     </View>
   );

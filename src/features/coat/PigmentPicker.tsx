@@ -1,9 +1,9 @@
 import { useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { PIGMENT_ROWS } from '@/data/pigments';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
-import { Dialog } from '@/ui/rne';
+import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { colour, space, TARGET } from '@/ui/tokens';
 
@@ -24,13 +24,12 @@ export function PigmentPicker({
   onClose: () => void;
 }) {
   const [search, setSearch] = useState('');
-  const { height } = useWindowDimensions();
   const wanted = search.trim().toLowerCase();
   const found = PIGMENT_ROWS.filter((p) => `${p.name} ${p.ci}`.toLowerCase().includes(wanted));
   return (
-    <Dialog isVisible onBackdropPress={onClose}>
+    <Sheet name="Choose a pigment" onClose={onClose}>
       <Field label="Name or Colour Index" value={search} onChangeText={setSearch} />
-      <ScrollView style={{ maxHeight: height * 0.5 }} keyboardShouldPersistTaps="handled">
+      <View>
         {found.map((p) => (
           <Pressable
             key={p.key}
@@ -49,9 +48,9 @@ export function PigmentPicker({
           </Pressable>
         ))}
         {found.length === 0 ? <Text tone="ink2">{`No pigment is called "${search}".`}</Text> : null}
-      </ScrollView>
+      </View>
       <Action title="Cancel" kind="quiet" onPress={onClose} />
-    </Dialog>
+    </Sheet>
   );
 }
 

@@ -7,7 +7,7 @@ import { nowIso } from '@/store/clock';
 import { usePaintings, useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
-import { Dialog } from '@/ui/rne';
+import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { chooseFile, saveExport } from './files';
@@ -83,7 +83,7 @@ function ConflictDialog({
   onAnswer: (how: OnConflict | null) => void;
 }) {
   return (
-    <Dialog isVisible onBackdropPress={() => onAnswer(null)}>
+    <Sheet name="Already here" onClose={() => onAnswer(null)}>
       <View style={{ gap: space.m }}>
         <Heading>Already here</Heading>
         <Text>
@@ -94,6 +94,6 @@ function ConflictDialog({
         <Action title="Keep both" onPress={() => onAnswer('keep-both')} />
         <Action title="Cancel" kind="quiet" onPress={() => onAnswer(null)} />
       </View>
-    </Dialog>
+    </Sheet>
   );
 }

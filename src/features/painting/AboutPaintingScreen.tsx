@@ -12,7 +12,7 @@ import { Action } from '@/ui/Action';
 import { ManyChoice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
-import { Dialog } from '@/ui/rne';
+import { Sheet } from '@/ui/Sheet';
 import { Screen } from '@/ui/Screen';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
@@ -160,14 +160,14 @@ function TakeDown({ painting }: { painting: Painting }) {
     <>
       <Action title="Take it down" kind="danger" onPress={() => setAsking(true)} />
       {asking ? (
-        <Dialog isVisible onBackdropPress={() => setAsking(false)}>
+        <Sheet name="Take it down?" onClose={() => setAsking(false)}>
           <View style={{ gap: space.m }}>
             <Heading>Take it down?</Heading>
             <Text>{`"${painting.title}" and everything noted of it leave this studio. Undo works until the page is closed; an export keeps it for good.`}</Text>
             <Action title="Take it down" kind="danger" onPress={takeDown} />
             <Action title="Cancel" kind="quiet" onPress={() => setAsking(false)} />
           </View>
-        </Dialog>
+        </Sheet>
       ) : null}
     </>
   );

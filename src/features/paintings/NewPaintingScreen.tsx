@@ -3,8 +3,8 @@ import { useState } from 'react';
 import {
   Controller,
   useFieldArray,
+  useWatch,
   type Control,
-  type FieldErrors,
   type UseFormReturn,
 } from 'react-hook-form';
 import { View } from 'react-native';
@@ -26,6 +26,7 @@ import { space } from '@/ui/tokens';
 import {
   buildPainting,
   GROUND_REFUSED,
+  sharesProblem,
   useNewPaintingForm,
   type GroundChoice,
   type NewPaintingForm,
@@ -71,7 +72,7 @@ export function NewPaintingScreen() {
         />
         <SupportFields form={form} units={units} />
         <GroundFields form={form} />
-        <PassageFields control={form.control} errors={form.formState.errors} />
+        <PassageFields control={form.control} />
         <Controller
           control={form.control}
           name="method"
@@ -227,54 +228,38 @@ function notesFor(ground: GroundChoice): string[] {
 
 const SHARE_STEP = 5;
 
-function PassageFields({
-  control,
-  errors,
-}: {
-  control: Control<NewPaintingForm>;
-  errors: FieldErrors<NewPaintingForm>;
-}) {
+function PassageFields({ control }: { control: Control<NewPaintingForm> }) {
   const { fields, append, remove, replace } = useFieldArray({ control, name: 'passages' });
+  const passages = useWatch({ control, name: 'passages' });
+  const even = () => {
+    const share = Math.floor(100 / passages.length);
+    const first = 100 - share * (passages.length - 1);
+    replace(passages.map((p, i) => ({ name: p.name, share: String(i === 0 ? first : share) })));
+  };
+  // Said as soon as it is so, not only on submit: the painter is in the middle of making it right.
+  const problem = sharesProblem(passages);
   return (
-    <Controller
-      control={control}
-      name="passages"
-      render={({ field: all }) => {
-        const even = () => {
-          const share = Math.floor(100 / all.value.length);
-          replace(
-            all.value.map((p, i) => ({
-              name: p.name,
-              share: String(i === 0 ? 100 - share * (all.value.length - 1) : share),
-            })),
-          );
-        };
-        const problem = errors.passages?.root?.message ?? errors.passages?.message;
-        return (
-          <View style={{ gap: space.s }}>
-            <Heading>Passages</Heading>
-            <Text size="small" tone="ink2">
-              The parts you paint for themselves, 2 to 8, each with its share of the surface.
-            </Text>
-            {fields.map((item, i) => (
-              <PassageField
-                key={item.id}
-                control={control}
-                index={i}
-                onRemove={fields.length > 2 ? () => remove(i) : null}
-              />
-            ))}
-            {problem ? <Notice tone="refusal">{problem}</Notice> : null}
-            <View style={{ flexDirection: 'row', gap: space.s, flexWrap: 'wrap' }}>
-              {fields.length < 8 ? (
-                <Action title="Another passage" onPress={() => append({ name: '', share: '10' })} />
-              ) : null}
-              <Action title="Even shares" kind="quiet" onPress={even} />
-            </View>
-          </View>
-        );
-      }}
-    />
+    <View style={{ gap: space.s }}>
+      <Heading>Passages</Heading>
+      <Text size="small" tone="ink2">
+        The parts you paint for themselves, 2 to 8, each with its share of the surface.
+      </Text>
+      {fields.map((item, i) => (
+        <PassageField
+          key={item.id}
+          control={control}
+          index={i}
+          onRemove={fields.length > 2 ? () => remove(i) : null}
+        />
+      ))}
+      {problem ? <Notice tone="refusal">{problem}</Notice> : null}
+      <View style={{ flexDirection: 'row', gap: space.s, flexWrap: 'wrap' }}>
+        {fields.length < 8 ? (
+          <Action title="Another passage" onPress={() => append({ name: '', share: '10' })} />
+        ) : null}
+        <Action title="Even shares" kind="quiet" onPress={even} />
+      </View>
+    </View>
   );
 }
 

@@ -44,6 +44,13 @@ const positive = (what: string) =>
     else if (value <= 0) ctx.addIssue({ code: 'custom', message: `${what} must be above 0.` });
   });
 
+/** What is wrong with the sum of the shares, in %; null when it is right or a share is no number yet. */
+export function sharesProblem(passages: { share: string }[]): string | null {
+  const total = passages.reduce((s, p) => s + number(p.share), 0);
+  if (!Number.isFinite(total) || Math.abs(total - 100) <= 1) return null;
+  return `The shares make ${Number(total.toFixed(1))} %; they must make 100 %.`;
+}
+
 const formSchema = z
   .object({
     title: z
@@ -86,10 +93,8 @@ const formSchema = z
       if (Number.isNaN(ms)) issue(['groundDay'], 'Give the day, about.');
       else if (ms > Date.now()) issue(['groundDay'], 'That day is still to come.');
     }
-    const total = form.passages.reduce((s, p) => s + number(p.share), 0);
-    if (Number.isFinite(total) && Math.abs(total - 100) > 1) {
-      issue(['passages'], `The shares make ${Number(total.toFixed(1))} %; they must make 100 %.`);
-    }
+    const sum = sharesProblem(form.passages);
+    if (sum) issue(['passages'], sum);
     form.passages.forEach((p, i) => {
       const same = form.passages.findIndex(
         (q) => q.name.trim().toLowerCase() === p.name.trim().toLowerCase(),

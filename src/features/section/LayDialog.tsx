@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { ScrollView, useWindowDimensions, View } from 'react-native';
+import { View } from 'react-native';
 import { CoreError } from '@/core/errors';
 import {
   coatOf,
@@ -17,7 +17,7 @@ import { Action } from '@/ui/Action';
 import { Choice, ManyChoice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
-import { Dialog } from '@/ui/rne';
+import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { about } from '@/ui/time/words';
@@ -99,82 +99,79 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
 
 /** A coat is laid: where, on all or a spot of it, on the set film or into the wet, and when. */
 export function LayDialog(props: Props) {
-  const { height } = useWindowDimensions();
   const form = useLaying(props);
   const { coat, refusal } = form;
   const at = (where: string) => (refusal?.where === where ? refusal.message : undefined);
   const elsewhere = refusal && !['at', 'spot.name', 'spot.share'].includes(refusal.where);
   return (
-    <Dialog isVisible onBackdropPress={props.onClose}>
-      <ScrollView style={{ maxHeight: height * 0.78 }}>
-        <View style={{ gap: space.s }}>
-          <Heading>{`Lay ${coat.name.toLowerCase()}`}</Heading>
-          <ManyChoice
-            label="On"
-            options={props.painting.passages
-              .filter((p) => form.unlaid.includes(p.id))
-              .map((p) => ({ key: p.id, name: p.name }))}
-            values={form.chosen}
-            onChange={form.setChosen}
-          />
-          <Choice
-            label="How much of it"
-            options={[
-              { key: 'all', name: 'all of it' },
-              { key: 'spot', name: 'a spot' },
-            ]}
-            value={form.spot.on ? 'spot' : 'all'}
-            onChange={(key) => form.setSpot({ ...form.spot, on: key === 'spot' })}
-          />
-          {form.spot.on ? (
-            <View
-              style={{
-                flexDirection: 'row',
-                flexWrap: 'wrap',
-                gap: space.m,
-                alignItems: 'flex-end',
-              }}
-            >
-              <View style={{ flexGrow: 1, flexBasis: 140 }}>
-                <Field
-                  label="The spot"
-                  value={form.spot.name}
-                  onChangeText={(name) => form.setSpot({ ...form.spot, name })}
-                  error={at('spot.name')}
-                />
-              </View>
-              <View style={{ marginBottom: space.m }}>
-                <Stepper
-                  label="Its share"
-                  unit="%"
-                  step={5}
-                  min={1}
-                  max={100}
-                  text={form.spot.share}
-                  onChangeText={(share) => form.setSpot({ ...form.spot, share })}
-                  error={at('spot.share')}
-                />
-              </View>
+    <Sheet name={`Lay ${coat.name.toLowerCase()}`} onClose={props.onClose}>
+      <View style={{ gap: space.s }}>
+        <Heading>{`Lay ${coat.name.toLowerCase()}`}</Heading>
+        <ManyChoice
+          label="On"
+          options={props.painting.passages
+            .filter((p) => form.unlaid.includes(p.id))
+            .map((p) => ({ key: p.id, name: p.name }))}
+          values={form.chosen}
+          onChange={form.setChosen}
+        />
+        <Choice
+          label="How much of it"
+          options={[
+            { key: 'all', name: 'all of it' },
+            { key: 'spot', name: 'a spot' },
+          ]}
+          value={form.spot.on ? 'spot' : 'all'}
+          onChange={(key) => form.setSpot({ ...form.spot, on: key === 'spot' })}
+        />
+        {form.spot.on ? (
+          <View
+            style={{
+              flexDirection: 'row',
+              flexWrap: 'wrap',
+              gap: space.m,
+              alignItems: 'flex-end',
+            }}
+          >
+            <View style={{ flexGrow: 1, flexBasis: 140 }}>
+              <Field
+                label="The spot"
+                value={form.spot.name}
+                onChangeText={(name) => form.setSpot({ ...form.spot, name })}
+                error={at('spot.name')}
+              />
             </View>
-          ) : null}
-          {form.open.length > 0 ? (
-            <WetChoice form={form} nowMs={props.nowMs} />
-          ) : (
-            <WaitWarning form={form} coat={coat} nowMs={props.nowMs} />
-          )}
-          <WhenChoice value={form.when} onChange={form.setWhen} error={at('at')} />
-          {elsewhere || (refusal?.where === 'at' && form.when.when !== 'earlier') ? (
-            <Notice tone="refusal">{refusal.message}</Notice>
-          ) : null}
-          <Action
-            title={form.when.when === 'now' ? 'Laid now' : 'Laid then'}
-            kind="primary"
-            onPress={form.lay}
-          />
-          <Action title="Cancel" kind="quiet" onPress={props.onClose} />
-        </View>
-      </ScrollView>
-    </Dialog>
+            <View style={{ marginBottom: space.m }}>
+              <Stepper
+                label="Its share"
+                unit="%"
+                step={5}
+                min={1}
+                max={100}
+                text={form.spot.share}
+                onChangeText={(share) => form.setSpot({ ...form.spot, share })}
+                error={at('spot.share')}
+              />
+            </View>
+          </View>
+        ) : null}
+        {form.open.length > 0 ? (
+          <WetChoice form={form} nowMs={props.nowMs} />
+        ) : (
+          <WaitWarning form={form} coat={coat} nowMs={props.nowMs} />
+        )}
+        <WhenChoice value={form.when} onChange={form.setWhen} error={at('at')} />
+        {elsewhere || (refusal?.where === 'at' && form.when.when !== 'earlier') ? (
+          <Notice tone="refusal">{refusal.message}</Notice>
+        ) : null}
+        <Action
+          title={form.when.when === 'now' ? 'Laid now' : 'Laid then'}
+          kind="primary"
+          onPress={form.lay}
+        />
+        <Action title="Cancel" kind="quiet" onPress={props.onClose} />
+      </View>
+    </Sheet>
   );
 }
 

@@ -9,7 +9,7 @@ import { useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
-import { Dialog } from '@/ui/rne';
+import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { WhenChoice, whenIso, whenNow } from './WhenChoice';
@@ -56,7 +56,7 @@ export function ReduceDialog({ painting, passageId, spotName, filmName, nowMs, o
     }
   };
   return (
-    <Dialog isVisible onBackdropPress={onClose}>
+    <Sheet name={filmName} onClose={onClose}>
       <View style={{ gap: space.s }}>
         <Heading>{filmName}</Heading>
         <Choice
@@ -79,6 +79,6 @@ export function ReduceDialog({ painting, passageId, spotName, filmName, nowMs, o
         <Action title="Note it" kind="primary" onPress={record} />
         <Action title="Cancel" kind="quiet" onPress={onClose} />
       </View>
-    </Dialog>
+    </Sheet>
   );
 }

@@ -87,46 +87,48 @@ function Head({ view }: { view: SectionView }) {
           >{`${sizeWords(painting.support, units)}, ${groundName(painting.ground)} on ${SUPPORT_NAME[painting.support.kind]}`}</Text>
         </View>
       </View>
-      <ScrollView horizontal contentContainerStyle={styles.tabs}>
-        {view.passages.map(({ passage, base }) => (
-          <Tab
-            key={passage.id}
-            name={passage.name}
-            here={passage.id === view.passage.passage.id && view.spotName === null}
-            core={
-              <FilmCore
-                steps={coreSteps(base, painting.school)}
-                ground={groundDrawing(painting)}
-                height={52}
-                width={22}
-              />
-            }
-            onPress={() =>
-              passage.id === view.passage.passage.id
-                ? view.chooseSpot(null)
-                : router.replace({
-                    pathname: '/paintings/[id]/[passageId]',
-                    params: { id: painting.id, passageId: passage.id },
-                  })
-            }
-          />
-        ))}
-        {view.passage.spots.map((spot) => (
-          <Tab
-            key={spot.site.spotName}
-            name={`${spot.site.spotName}, ${Math.round(spot.site.share * 100)} %`}
-            here={spot.site.spotName === view.spotName}
-            core={
-              <FilmCore
-                steps={coreSteps(spot, painting.school)}
-                ground={groundDrawing(painting)}
-                height={52}
-                width={12}
-              />
-            }
-            onPress={() => view.chooseSpot(spot.site.spotName)}
-          />
-        ))}
+      <ScrollView horizontal>
+        <View role="tablist" aria-label="Passages" style={styles.tabs}>
+          {view.passages.map(({ passage, base }) => (
+            <Tab
+              key={passage.id}
+              name={passage.name}
+              here={passage.id === view.passage.passage.id && view.spotName === null}
+              core={
+                <FilmCore
+                  steps={coreSteps(base, painting.school)}
+                  ground={groundDrawing(painting)}
+                  height={52}
+                  width={22}
+                />
+              }
+              onPress={() =>
+                passage.id === view.passage.passage.id
+                  ? view.chooseSpot(null)
+                  : router.replace({
+                      pathname: '/paintings/[id]/[passageId]',
+                      params: { id: painting.id, passageId: passage.id },
+                    })
+              }
+            />
+          ))}
+          {view.passage.spots.map((spot) => (
+            <Tab
+              key={spot.site.spotName}
+              name={`${spot.site.spotName}, ${Math.round(spot.site.share * 100)} %`}
+              here={spot.site.spotName === view.spotName}
+              core={
+                <FilmCore
+                  steps={coreSteps(spot, painting.school)}
+                  ground={groundDrawing(painting)}
+                  height={52}
+                  width={12}
+                />
+              }
+              onPress={() => view.chooseSpot(spot.site.spotName)}
+            />
+          ))}
+        </View>
       </ScrollView>
     </View>
   );
@@ -183,7 +185,12 @@ function Cut({ view, height, maxWidth }: { view: SectionView; height: number; ma
 
 const styles = StyleSheet.create({
   head: { flexDirection: 'row', paddingHorizontal: space.xl, paddingTop: space.l, gap: space.s },
-  tabs: { paddingHorizontal: space.xl, paddingVertical: space.m, gap: space.xs },
+  tabs: {
+    flexDirection: 'row',
+    paddingHorizontal: space.xl,
+    paddingVertical: space.m,
+    gap: space.xs,
+  },
   tab: {
     flexDirection: 'row',
     alignItems: 'center',

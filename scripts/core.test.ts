@@ -1,0 +1,69 @@
+import { spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+
+const ROOT = path.resolve(__dirname, '..');
+const core = (args: string[], input = '') =>
+  spawnSync(process.execPath, ['--import', 'tsx', 'scripts/core.ts', ...args], {
+    cwd: ROOT,
+    input,
+    encoding: 'utf8',
+  });
+
+jest.setTimeout(60_000);
+
+/** Every example of docs/headless.md: the verb, what goes in, and a few values that come out. */
+const EXAMPLES = [
+  ...readFileSync(path.join(ROOT, 'docs/headless.md'), 'utf8').matchAll(
+    /```sh\nnpm run -s core -- (\w+) <<'JSON'\n([\s\S]*?)\nJSON\n```/g,
+  ),
+].map((match) => ({ verb: match[1]!, input: match[2]! }));
+
+test('the documented examples run as printed', () => {
+  expect(EXAMPLES.map((e) => e.verb).sort()).toEqual(['dry', 'film', 'verdicts']);
+  const out = Object.fromEntries(
+    EXAMPLES.map(({ verb, input }) => {
+      const { status, stdout, stderr } = core([verb], input);
+      expect([verb, status, stderr]).toEqual([verb, 0, '']);
+      return [verb, JSON.parse(stdout)];
+    }),
+  );
+  // A titanium tube: worked example after Patton; oil absorption 19.5 of the table in place of 20.
+  expect(out.film.composition.fatness).toBeCloseTo(0.676, 2);
+  expect(out.verdicts.pairs[0].verdicts['total-oil'].verdict).toBe('caution');
+  expect(out.verdicts.pairs[0].repairs[0].sentence).toMatch(/stand oil brings it to/);
+  expect(out.dry.windows.touchDry.p50 < out.dry.windows.touchDry.p90).toBe(true);
+});
+
+test('without a verb it lists them; schema prints both JSON Schemas', () => {
+  const list = core([]);
+  expect(list.stdout).toMatch(/^film .*\nverdicts .*\ndry /);
+  for (const verb of ['film', 'verdicts', 'dry']) {
+    const schema = JSON.parse(core(['schema', verb]).stdout);
+    expect(schema.input.type).toBe('object');
+    expect(schema.output.type).toBe('object');
+  }
+});
+
+test.each([
+  ['an unknown verb', ['paint'], '{}', /There is no verb "paint". Verbs: film, verdicts, dry/],
+  ['no JSON', ['film'], 'oil', /Standard input is not JSON/],
+  [
+    'negative parts',
+    ['film'],
+    '{"mix":[{"parts":-1,"pigment":"raw-umber","binder":"linseed"}],"medium":[],"mediumShare":0,"thicknessUm":20}',
+    /mix\.0\.parts: Parts must be above 0/,
+  ],
+  [
+    'an unknown pigment',
+    ['film'],
+    '{"mix":[{"parts":1,"pigment":"sky","binder":"linseed"}],"medium":[],"mediumShare":0,"thicknessUm":20}',
+    /mix\.0\.pigment: No such pigment/,
+  ],
+])('%s: exit 2 and one clear line', (_, args, input, expected) => {
+  const { status, stdout, stderr } = core(args, input);
+  expect(status).toBe(2);
+  expect(stdout).toBe('');
+  expect(stderr.trim().split('\n')).toHaveLength(1);
+  expect(stderr).toMatch(expected);
+});
