@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { climateSchema, REFERENCE_CLIMATE } from '../drying';
 import { recipeSchema } from '../film';
 import { STUDIO_HANDBOOK } from '../handbook';
-import { assessPainting, type Layer } from '../painting/assess';
+import { assessPainting, type Layer } from '../painting';
 import { groundSchema, ONTO, PAINTING_SCHEMA_VERSION, type Painting } from '../painting/schema';
 import { repairsFor, repairSentence } from '../repair';
 import {

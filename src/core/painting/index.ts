@@ -1,8 +1,6 @@
+export { assessPainting } from './assess';
 export {
-  assessPainting,
-  DEADLINE_QUANTILE,
   nextPlanned,
-  PLANNING_QUANTILE,
   stairWidth,
   topLaid,
   verdictOf,
@@ -12,25 +10,20 @@ export {
   type PairAssessment,
   type PassageAssessment,
   type SiteStack,
-} from './assess';
+} from './layer';
+export { DEADLINE_QUANTILE, PLANNING_QUANTILE } from './pair';
+export { layCoat, reduceFilm, withoutEvent, type Laying, type Reducing } from './events';
+export { coatOf, type Making } from './making';
 export {
   addCoat,
   changeCoat,
   changeParticulars,
-  coatOf,
   followSchool,
-  layCoat,
   moveCoat,
-  reduceFilm,
   removeCoat,
-  startPainting,
-  withoutEvent,
-  type Laying,
-  type Making,
-  type NewPainting,
   type Particulars,
-  type Reducing,
-} from './change';
+} from './plan';
+export { startPainting, type NewPainting } from './start';
 export { gessoThicknessUm } from './ground';
 export { mergePaintings } from './merge';
 export { groundNotes } from './notes';

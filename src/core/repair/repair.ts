@@ -1,5 +1,5 @@
 import { INGREDIENTS, type IngredientKey } from '@/data/ingredients';
-import { assessPainting, verdictOf, type AssessOptions, type Layer } from '../painting/assess';
+import { assessPainting, verdictOf, type AssessOptions, type Layer } from '../painting';
 import type { Coat, Painting } from '../painting/schema';
 import type { MediumPart, Recipe } from '../film';
 import { SCHOOL_KEYS, type ReasonCode, type SchoolKey } from '../schools';

@@ -5,7 +5,7 @@ import {
   type Layer,
   type PaintingAssessment,
   type SiteStack,
-} from '../painting/assess';
+} from '../painting';
 import type { Onto, Painting, Passage } from '../painting/schema';
 
 export const TODAY_GROUPS = ['takes-a-coat', 'still-open', 'leave-alone'] as const;

@@ -1,0 +1,88 @@
+import type { Climate, DryingTimes, DryingWindows, DryState } from '../drying';
+import type { Composition, Constituents } from '../film';
+import type { Handbook } from '../handbook';
+import {
+  measureOf,
+  type FilmLimit,
+  type JudgedFilm,
+  type SchoolKey,
+  type SchoolVerdict,
+} from '../schools';
+import type { Film } from './reduce';
+import type { Onto, Painting, Passage } from './schema';
+import type { Site } from './sites';
+
+/** How an upper film stands to the one below. */
+export interface PairAssessment {
+  /** Key of the film it is judged against; null on gesso. Differs from the film just below when a thin dry couch lies between. */
+  againstKey: string | null;
+  againstName: string;
+  lowerTouchDry: boolean;
+  lowerThroughDry: boolean;
+  /** A couch too thin to be judged lies between the two. */
+  overThinCouch: boolean;
+  /** Planned into a film that is open now: the two will be one, and nothing is judged between them. */
+  intoOpen: boolean;
+  /** Planned into the wet, but the film below is open no longer. */
+  missedWet: boolean;
+  bySchool: Record<SchoolKey, SchoolVerdict>;
+}
+
+/** A film with everything that is known of it at one moment. */
+export interface Layer {
+  film: Film;
+  planned: boolean;
+  onto: Onto | null;
+  /** After ground loss and removals: what the schools judge. */
+  kept: Constituents;
+  composition: Composition;
+  thicknessUm: number;
+  times: DryingTimes;
+  /** The same as the schools see it. */
+  judged: JudgedFilm;
+  windows: DryingWindows | null;
+  state: DryState | 'planned';
+  coveredAtMs: number | null;
+  limits: FilmLimit[];
+  /** Null for the lowest film on gesso. */
+  pair: PairAssessment | null;
+}
+
+export interface SiteStack {
+  site: Site;
+  layers: Layer[];
+}
+
+export interface PassageAssessment {
+  passage: Passage;
+  base: SiteStack;
+  spots: SiteStack[];
+}
+
+export interface PaintingAssessment {
+  painting: Painting;
+  groundReadyAtMs: number | null;
+  passages: PassageAssessment[];
+}
+
+export interface AssessOptions {
+  handbook: Handbook;
+  climate: Climate;
+  nowMs: number;
+}
+
+/** The verdict of one school on a layer; null where there is nothing to compare (first film on gesso, one film). */
+export const verdictOf = (layer: Layer, school: SchoolKey): SchoolVerdict | null =>
+  layer.pair && !layer.pair.intoOpen ? layer.pair.bySchool[school] : null;
+
+/** Width of the layer's step in the stair of a school; null where the school has no figure. */
+export const stairWidth = (layer: Layer, school: SchoolKey): number | null =>
+  measureOf(school, layer.judged);
+
+/** The highest film that has been laid; null on a bare ground. */
+export const topLaid = (stack: SiteStack): Layer | null =>
+  stack.layers.filter((layer) => !layer.planned).at(-1) ?? null;
+
+/** The coat to come next. */
+export const nextPlanned = (stack: SiteStack): Layer | null =>
+  stack.layers.find((layer) => layer.planned) ?? null;

@@ -1,0 +1,87 @@
+import type { SchoolKey } from '../schools';
+import { changed, coatOf, requirePassages, type Making } from './making';
+import type { Coat, Painting } from './schema';
+
+/** Put a changed coat in the place of the old one. `correctRecord` also rewrites what was laid of it. */
+export function changeCoat(
+  painting: Painting,
+  coat: Coat,
+  correctRecord: boolean,
+  making: Pick<Making, 'now'>,
+): Painting {
+  coatOf(painting, coat.id);
+  requirePassages(painting, coat.passageIds);
+  return changed(painting, making, {
+    coats: painting.coats.map((c) => (c.id === coat.id ? coat : c)),
+    events: correctRecord
+      ? painting.events.map((e) =>
+          e.kind === 'laid' && e.coatId === coat.id
+            ? { ...e, recipe: coat.recipe, name: coat.name, role: coat.role }
+            : e,
+        )
+      : painting.events,
+  });
+}
+
+/** Add a coat; after another one, or last. */
+export function addCoat(
+  painting: Painting,
+  coat: Coat,
+  afterId: string | null,
+  making: Pick<Making, 'now'>,
+): Painting {
+  requirePassages(painting, coat.passageIds);
+  const place =
+    afterId === null
+      ? painting.coats.length
+      : painting.coats.findIndex((c) => c.id === afterId) + 1;
+  return changed(painting, making, {
+    coats: [...painting.coats.slice(0, place), coat, ...painting.coats.slice(place)],
+  });
+}
+
+/** Take a coat out of the plan. What was laid of it stays. */
+export function removeCoat(
+  painting: Painting,
+  coatId: string,
+  making: Pick<Making, 'now'>,
+): Painting {
+  coatOf(painting, coatId);
+  return changed(painting, making, { coats: painting.coats.filter((c) => c.id !== coatId) });
+}
+
+/** Move a coat one place down (-1) or up (+1) among the coats that share a passage with it. */
+export function moveCoat(
+  painting: Painting,
+  coatId: string,
+  by: -1 | 1,
+  making: Pick<Making, 'now'>,
+): Painting {
+  const coat = coatOf(painting, coatId);
+  const from = painting.coats.indexOf(coat);
+  const related = (c: Coat) => c.passageIds.some((id) => coat.passageIds.includes(id));
+  let to = from + by;
+  while (to >= 0 && to < painting.coats.length && !related(painting.coats[to]!)) to += by;
+  if (to < 0 || to >= painting.coats.length) return painting;
+  const rest = painting.coats.filter((c) => c.id !== coatId);
+  return changed(painting, making, { coats: [...rest.slice(0, to), coat, ...rest.slice(to)] });
+}
+
+export const followSchool = (
+  painting: Painting,
+  school: SchoolKey,
+  making: Pick<Making, 'now'>,
+): Painting => changed(painting, making, { school });
+
+export interface Particulars {
+  title: string;
+  passages: Painting['passages'];
+  touches: Painting['touches'];
+}
+
+/** Change title, names and shares of the passages, and which of them touch. The caller validates. */
+export const changeParticulars = (
+  painting: Painting,
+  particulars: Particulars,
+  making: Pick<Making, 'now'>,
+): Painting => changed(painting, making, particulars);
