@@ -55,6 +55,8 @@ export function createApp({ distDir, demo }: AppOptions): Express {
   app.get('/api/studio', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ demo });
   });
+  // Browsers ask for this name whatever the page says.
+  app.get('/favicon.ico', (_request, response) => response.redirect(301, '/favicon.svg'));
   app.use('/api', (_request, response) => {
     response.status(404).json({ error: 'There is nothing at this address.' });
   });

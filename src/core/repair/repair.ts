@@ -153,9 +153,9 @@ function describe(
 
 /**
  * What a repair weighs when they are put in order: ml added per 10 ml of paint. Waiting, which only earns
- * a note, stands behind small additions and before large ones; what touches other coats comes last. Judgement.
+ * a note, stands behind small additions and before large ones (a fifth of the paint, the usual most); what touches other coats comes last. Judgement.
  */
-const WAIT_WEIGHS_ML = 1.5;
+const WAIT_WEIGHS_ML = 2;
 const weight = (repair: Repair): number => {
   if (repair.kind === 'wait-through-dry') return WAIT_WEIGHS_ML;
   if (repair.kind === 'leaner-below') return Infinity;

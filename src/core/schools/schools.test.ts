@@ -263,6 +263,23 @@ describe('what the studio set changes', () => {
     ).toMatch(/until the oil of the old painting below is known/);
   });
 
+  test('a verdict is said as a painter would say it', () => {
+    const fatter = now(recipe([tube('titanium-white')], 0.2, [part('stand-oil')]));
+    const say = (lower: JudgedFilm, upper: JudgedFilm, planned: boolean) =>
+      verdictSentence(judgeByAll(STUDIO_HANDBOOK, pair(lower, upper, 30))['total-oil'], {
+        lower: 'Block-in',
+        upper: 'Glaze',
+        upperPlanned: planned,
+      });
+    expect(say(body, fatter, true)).toBe(
+      'The planned glaze is fatter than the block-in it will lie on.',
+    );
+    expect(say(body, body, false)).toBe('The glaze is as fat as the block-in it lies on.');
+    expect(say(fatter, body, true)).toBe(
+      'The planned glaze is leaner than the block-in it will lie on.',
+    );
+  });
+
   test('limits of a single film', () => {
     const codes = (r: Recipe) =>
       filmLimits(STUDIO_HANDBOOK, now(r)).map((l) => `${l.code} ${l.verdict}`);

@@ -18,14 +18,20 @@ const FALLS: Record<SchoolKey, string> = {
   'thick-over-thin': 'is much thinner than',
 };
 
-const RISES: Record<SchoolKey, string> = {
-  'added-oil': 'has at least as much oil added as',
-  'total-oil': 'is as fat as',
-  'binder-excess': 'has as much spare binder as',
-  'slow-over-fast': 'dries no faster than',
-  'constant-alkyd': 'keeps the alkyd medium of',
-  'thick-over-thin': 'is thick enough for',
+/** [when it is more, when it is the same within what can be measured] */
+const RISES: Record<SchoolKey, [string, string]> = {
+  'added-oil': ['has more oil added than', 'has as much oil added as'],
+  'total-oil': ['is fatter than', 'is as fat as'],
+  'binder-excess': ['has more spare binder than', 'has as much spare binder as'],
+  'slow-over-fast': ['dries slower than', 'dries about as fast as'],
+  'constant-alkyd': ['keeps the alkyd medium of', 'keeps the alkyd medium of'],
+  'thick-over-thin': ['is thicker than', 'is thick enough for'],
 };
+
+/** A difference that a reader of the figures would see. */
+const SEEN = 0.005;
+const rises = (v: SchoolVerdict): string =>
+  RISES[v.school][v.upper === null || v.upper - (v.lower ?? 0) > SEEN ? 0 : 1];
 
 const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
@@ -36,7 +42,7 @@ export function verdictSentence(v: SchoolVerdict, names: PairNames): string {
   const low = `the ${lower(names.lower)} below`;
   switch (v.reason) {
     case 'rises':
-      return `${up} ${RISES[v.school]} ${below}.`;
+      return `${up} ${rises(v)} ${below}.`;
     case 'falls':
       return v.verdict === 'caution' &&
         v.school !== 'slow-over-fast' &&

@@ -3,29 +3,32 @@ import { format } from 'date-fns/format';
 import { startOfDay } from 'date-fns/startOfDay';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { Pressable, StyleSheet, useWindowDimensions, View } from 'react-native';
 import type { TodayCluster, TodayRow } from '@/core/today';
 import { coreSteps, groundDrawing } from '@/features/film-view';
 import { FilmCore } from '@/ui/film/FilmCore';
 import { StateSwatch } from '@/ui/film/StateSwatch';
 import { Text } from '@/ui/Text';
 import { WindowBar, type Mark } from '@/ui/time/WindowBar';
-import { colour, space } from '@/ui/tokens';
+import { colour, space, WIDE_FROM } from '@/ui/tokens';
 import { rowTime, rowWords } from './row-words';
 
 /** The bars run from now over this many days. */
 const SPAN_DAYS = 7;
 const DAY_MS = 86_400_000;
-const NAME_WIDTH = 150;
+/** Film and name: as much as a phone can spare, more at a desk. */
+const nameWidth = (wide: boolean): number => (wide ? 250 : 150);
+const useNameWidth = (): number => nameWidth(useWindowDimensions().width >= WIDE_FROM);
 
 const midnights = (nowMs: number): number[] =>
   Array.from({ length: SPAN_DAYS }, (_, i) => startOfDay(addDays(nowMs, i + 1)).getTime());
 
 /** Weekdays over the bars. */
 export function DaysHeader({ nowMs }: { nowMs: number }) {
+  const marginLeft = useNameWidth();
   const shown = midnights(nowMs).filter((_, i) => i % 2 === 0);
   return (
-    <View style={{ flexDirection: 'row', marginLeft: NAME_WIDTH, height: 20 }} aria-hidden>
+    <View style={{ flexDirection: 'row', marginLeft, height: 20 }} aria-hidden>
       <Text size="small" tone="ink2">
         now
       </Text>
@@ -76,6 +79,7 @@ export function TodayRowView({ cluster, nowMs }: { cluster: TodayCluster; nowMs:
   const { row } = cluster;
   const router = useRouter();
   const [width, setWidth] = useState(0);
+  const nameSpace = useNameWidth();
   const names = cluster.whole ? 'whole surface' : cluster.passages.map((p) => p.name).join(', ');
   const name = row.spotName ? `${names}: ${row.spotName}` : names;
   const words = rowWords(row, nowMs);
@@ -91,7 +95,7 @@ export function TodayRowView({ cluster, nowMs }: { cluster: TodayCluster; nowMs:
       }
       style={styles.row}
     >
-      <View style={styles.name}>
+      <View style={[styles.name, { width: nameSpace - space.m }]}>
         <FilmCore
           steps={coreSteps(row.stack, row.painting.school)}
           ground={groundDrawing(row.painting)}
@@ -142,6 +146,6 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     minHeight: 76,
   },
-  name: { width: NAME_WIDTH - space.m, flexDirection: 'row', gap: space.s, alignItems: 'flex-end' },
+  name: { flexDirection: 'row', gap: space.s, alignItems: 'flex-end' },
   words: { flexDirection: 'row', alignItems: 'center', gap: space.s, marginBottom: 2 },
 });

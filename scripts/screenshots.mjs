@@ -1,0 +1,100 @@
+/** Refreshes docs/screenshots from the demo studio on the real build. Run: node scripts/screenshots.mjs */
+import { spawn } from 'node:child_process';
+import path from 'node:path';
+import { chromium } from '@playwright/test';
+import { ensureBuilt, ensureChromium, ROOT } from './setup.mjs';
+
+const PORT = '4391';
+const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height: 800 } };
+
+const quinces = async (page) => {
+  await page.getByRole('link', { name: /^quinces, Quinces on Slate/ }).click();
+  await page.getByText('What was done here').waitFor();
+};
+const VIEWS = [
+  { name: 'today', sizes: ['phone', 'wide'], go: async () => {} },
+  {
+    name: 'paintings',
+    sizes: ['phone'],
+    go: (page) => page.getByRole('link', { name: 'Paintings' }).click(),
+  },
+  {
+    name: 'painting',
+    sizes: ['phone', 'wide'],
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Paintings' }).click();
+      await page.getByRole('link', { name: 'Quinces on Slate' }).click();
+    },
+  },
+  { name: 'section', sizes: ['phone', 'wide'], go: quinces },
+  {
+    name: 'laying',
+    sizes: ['phone'],
+    go: async (page) => {
+      await quinces(page);
+      await page.getByRole('button', { name: 'Lay it' }).click();
+    },
+  },
+  {
+    name: 'coat',
+    sizes: ['phone', 'wide'],
+    go: async (page) => {
+      await quinces(page);
+      await page.getByRole('button', { name: 'Edit the coat' }).click();
+      await page.getByText('Medium, in parts').scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'new-painting',
+    sizes: ['phone'],
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Paintings' }).click();
+      await page.getByRole('button', { name: 'Start a painting' }).click();
+    },
+  },
+  {
+    name: 'settings',
+    sizes: ['phone'],
+    go: (page) => page.getByRole('link', { name: 'Settings' }).click(),
+  },
+];
+
+if (!ensureBuilt()) process.exit(1);
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts', '--demo'], {
+  cwd: ROOT,
+  env: { ...process.env, PORT },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await new Promise((resolve) => server.stdout.once('data', resolve));
+const browser = await chromium.launch({
+  executablePath: ensureChromium(),
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+});
+try {
+  for (const view of VIEWS) {
+    for (const size of view.sizes) {
+      const context = await browser.newContext({
+        viewport: SIZES[size],
+        locale: 'en-GB',
+        timezoneId: 'Europe/Berlin',
+      });
+      const page = await context.newPage();
+      await page.goto(`http://127.0.0.1:${PORT}/`);
+      await page.getByRole('heading', { name: 'Takes a coat now' }).waitFor();
+      await view.go(page);
+      await page.waitForTimeout(700);
+      await page.screenshot({ path: path.join(ROOT, `docs/screenshots/${view.name}-${size}.png`) });
+      await context.close();
+    }
+  }
+} finally {
+  await browser.close();
+  server.kill();
+}

@@ -1,0 +1,58 @@
+import { METHOD_KEYS } from '@/data/methods';
+import { paintingSchema } from '@/core/painting';
+import { making } from '@/core/testing/paintings';
+import {
+  buildPainting,
+  newPaintingOf,
+  sharesProblem,
+  type NewPaintingForm,
+} from './new-painting-form';
+
+const form = (over: Partial<NewPaintingForm> = {}): NewPaintingForm => ({
+  title: 'Form',
+  support: 'linen',
+  width: '20',
+  height: '16,5',
+  ground: 'acrylic-gesso',
+  gessoCoats: '4',
+  groundDay: '2020-05-01',
+  method: 'direct-start',
+  passages: [
+    { name: 'a', share: '40' },
+    { name: 'b', share: '60' },
+  ],
+  ...over,
+});
+
+test('sizes are kept in mm, from either unit, with a point or a comma', () => {
+  expect(newPaintingOf(form(), 'cm').support).toEqual({
+    kind: 'linen',
+    widthMm: 200,
+    heightMm: 165,
+  });
+  expect(newPaintingOf(form(), 'inch').support.widthMm).toBeCloseTo(508, 6);
+});
+
+test('what the form builds is a valid painting, by every method on a ground it takes', () => {
+  for (const method of METHOD_KEYS) {
+    const ground = method === 'over-old-oil' ? 'old-painting' : 'acrylic-gesso';
+    const painting = buildPainting(form({ method, ground }), 'cm', making());
+    expect(typeof painting).toBe('object');
+    expect(paintingSchema.safeParse(painting).success).toBe(true);
+  }
+});
+
+test('what the core objects to comes back as its sentence', () => {
+  expect(
+    buildPainting(form({ method: 'acrylic-under', ground: 'oil-ground' }), 'cm', making()),
+  ).toMatch(/does not hold on an oil ground/);
+  expect(buildPainting(form({ width: '0.5' }), 'cm', making())).toMatch(/at least 2 cm/);
+});
+
+test('shares must make 100 %, give or take their rounding', () => {
+  const shares = (...s: string[]) => sharesProblem(s.map((share) => ({ share })));
+  expect(shares('40', '60')).toBeNull();
+  expect(shares('33', '33', '33')).toBeNull();
+  expect(shares('30', '60')).toBe('The shares make 90 %; they must make 100 %.');
+  expect(shares('', '60')).toBeNull();
+});
