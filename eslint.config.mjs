@@ -67,7 +67,7 @@ export default tseslint.config(
     },
   },
   {
-    files: ['scripts/**', 'server/**', 'demo/**', 'tests/**', '**/*.test.ts'],
+    files: ['scripts/**', 'server/**', 'demo/**', 'tests/**', 'bench/**', '**/*.test.ts', '**/*.test.tsx'],
     rules: { 'no-console': 'off', 'max-lines-per-function': 'off' },
   },
   {

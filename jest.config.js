@@ -5,6 +5,7 @@ const esm = [
   'immer',
   'react-redux',
   'react-native',
+  'react-native-.*',
   '@react-native',
   'expo',
   '@expo',

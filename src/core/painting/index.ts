@@ -1,6 +1,8 @@
 export { assessPainting } from './assess';
 export {
+  liftsAt,
   nextPlanned,
+  openAt,
   stairWidth,
   topLaid,
   verdictOf,

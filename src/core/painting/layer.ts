@@ -83,6 +83,23 @@ export const stairWidth = (layer: Layer, school: SchoolKey): number | null =>
 export const topLaid = (stack: SiteStack): Layer | null =>
   stack.layers.filter((layer) => !layer.planned).at(-1) ?? null;
 
+/** Whether a laid film was still open at a time: paint laid then goes into it, not onto it. By the median. */
+export function openAt(layer: Layer, ms: number): boolean {
+  const { laidAtMs } = layer.film;
+  const until = layer.windows?.openUntil.p50;
+  if (laidAtMs === null || layer.film.coatIds.length === 0 || ms < laidAtMs) return false;
+  // Without an end (drying stands still) it stays open.
+  return until === null || until === undefined || ms < until;
+}
+
+/** Whether a laid film was past open, but not yet touch-dry, at a time: a stroke then would lift it. */
+export function liftsAt(layer: Layer, ms: number): boolean {
+  const { laidAtMs } = layer.film;
+  if (laidAtMs === null || layer.film.coatIds.length === 0 || ms < laidAtMs) return false;
+  const dry = layer.windows?.touchDry.p50 ?? Infinity;
+  return !openAt(layer, ms) && ms < dry;
+}
+
 /** The coat to come next. */
 export const nextPlanned = (stack: SiteStack): Layer | null =>
   stack.layers.find((layer) => layer.planned) ?? null;

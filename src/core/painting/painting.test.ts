@@ -19,6 +19,8 @@ import {
   assessPainting,
   changeCoat,
   layCoat,
+  liftsAt,
+  openAt,
   mergePaintings,
   moveCoat,
   paintingSchema,
@@ -303,6 +305,17 @@ describe('coats become films', () => {
     expect(base(oil).layers.map((l) => l.film.name)).toEqual(['Oil ground', 'Coat 1', 'Coat 2']);
     expect(base(oil).layers[1]!.pair!.againstName).toBe('Oil ground');
     expect(base(two).layers[0]!.pair).toBeNull();
+  });
+
+  test('whether paint went into the wet is judged at the time it was laid', () => {
+    const top = base(lay(two, 'c0', isoDaysAgo(5))).layers[0]!;
+    const laid = NOW_MS - 5 * DAY;
+    expect(openAt(top, laid - 1)).toBe(false);
+    expect(openAt(top, laid + 0.1 * DAY)).toBe(true);
+    expect(openAt(top, NOW_MS)).toBe(false);
+    expect(liftsAt(top, laid + 2 * DAY)).toBe(true);
+    expect(liftsAt(top, laid + 0.1 * DAY)).toBe(false);
+    expect(liftsAt(top, NOW_MS)).toBe(false);
   });
 
   test('a planned coat into an open film is one film with it; once set, it has missed the wet', () => {

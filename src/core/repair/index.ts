@@ -1,2 +1,4 @@
-export { repairsFor, withMoreOf, type Repair, type RepairKind, type RepairRequest } from './repair';
+export { withMoreOf } from './amounts';
+export { repairsFor } from './repair';
+export type { Repair, RepairKind, RepairRequest } from './types';
 export { repairAction, repairSentence } from './wording';

@@ -1,130 +1,9 @@
-import { INGREDIENTS, type IngredientKey } from '@/data/ingredients';
-import { assessPainting, verdictOf, type AssessOptions, type Layer } from '../painting';
-import type { Coat, Painting } from '../painting/schema';
-import type { MediumPart, Recipe } from '../film';
-import { SCHOOL_KEYS, type ReasonCode, type SchoolKey } from '../schools';
+import { verdictOf, type AssessOptions, type Coat, type Layer } from '../painting';
+import { SCHOOL_KEYS } from '../schools';
+import { addedPer10Ml, oilToAdd, volumeOfPart, withMoreOf } from './amounts';
 import { roundUpParts, smallestPassing } from './solve';
-
-export type RepairKind =
-  'add-oil' | 'more-medium' | 'leaner-below' | 'wait-through-dry' | 'thicker';
-
-/** A change that makes a coat pass its school, with what it costs. */
-export interface Repair {
-  kind: RepairKind;
-  /** The coat it changes: the failing one, or the planned one below. */
-  coatId: string;
-  changed: Coat;
-  /** add-oil: parts of the medium (or of the paint where there is no medium); else null. */
-  parts: number | null;
-  ingredient: IngredientKey | null;
-  /** Parts of which `parts` are a part: the medium's, or the tube paint's. */
-  partsOf: 'medium' | 'paint';
-  /** Oil or medium to add per 10 ml of tube paint, ml; null where nothing is added. */
-  mlPer10MlPaint: number | null;
-  /** The school's figure of the coat after the repair. */
-  figureAfter: number | null;
-  touchDryDaysBefore: number;
-  touchDryDaysAfter: number;
-  /** Every school that this pair passes afterwards. */
-  satisfies: SchoolKey[];
-}
-
-export interface RepairRequest {
-  painting: Painting;
-  coatId: string;
-  school: SchoolKey;
-}
-
-interface Trial {
-  layers: Layer[];
-  passes: boolean;
-  /** The coat falls short of the one below: what adding oil or medium can mend, and once mended stays so. */
-  short: boolean;
-  sound: boolean;
-}
-
-/** Added oil never pushes reduced PVC below this: the film would wrinkle and stay soft. */
-const soundFilm = (layer: Layer, options: AssessOptions): boolean => {
-  const { richReducedPvc, mediumShareMax, thinGlazeUm } = options.handbook.constants;
-  const { composition, thicknessUm } = layer;
-  return (
-    (composition.reducedPvc === null || composition.reducedPvc >= richReducedPvc) &&
-    (thicknessUm <= thinGlazeUm || composition.mediumShare <= mediumShareMax + 1e-9)
-  );
-};
-
-const withCoat = (painting: Painting, coat: Coat): Painting => ({
-  ...painting,
-  coats: painting.coats.map((c) => (c.id === coat.id ? coat : c)),
-});
-
-/** Every planned layer that holds this coat, over all passages and spots. */
-function layersOf(painting: Painting, coatId: string, options: AssessOptions): Layer[] {
-  return assessPainting(painting, options).passages.flatMap(({ base, spots }) =>
-    [base, ...spots].flatMap(({ layers }) =>
-      layers.filter((l) => l.planned && l.film.coatIds.includes(coatId)),
-    ),
-  );
-}
-
-const passes = (layer: Layer, school: SchoolKey): boolean => {
-  const verdict = verdictOf(layer, school)?.verdict;
-  return verdict === undefined || verdict === 'ok' || verdict === 'not-applicable';
-};
-
-const SHORT = new Set<ReasonCode>([
-  'falls',
-  'equal-more-solvent',
-  'within-uncertainty',
-  'underbound',
-  'lean-stain',
-]);
-
-function trial(request: RepairRequest, changed: Coat, options: AssessOptions): Trial {
-  const layers = layersOf(withCoat(request.painting, changed), request.coatId, options);
-  return {
-    layers,
-    passes: layers.every((l) => passes(l, request.school)),
-    short: layers.some((l) => SHORT.has(verdictOf(l, request.school)?.reason ?? 'rises')),
-    sound: layers.every((l) => soundFilm(l, options)),
-  };
-}
-
-const totalParts = (items: { parts: number }[]): number => items.reduce((s, x) => s + x.parts, 0);
-
-function addPart(medium: MediumPart[], ingredient: IngredientKey, parts: number): MediumPart[] {
-  const known = medium.some((p) => p.ingredient === ingredient);
-  return known
-    ? medium.map((p) => (p.ingredient === ingredient ? { ...p, parts: p.parts + parts } : p))
-    : [...medium, { ingredient, parts }];
-}
-
-/** Volume of the whole mixture that one part of the medium (or, without medium, of the paint) is. */
-const volumeOfPart = (recipe: Recipe): number =>
-  recipe.mediumShare > 0
-    ? recipe.mediumShare / totalParts(recipe.medium)
-    : (1 - recipe.mediumShare) / totalParts(recipe.mix);
-
-/** `parts` more of an ingredient in the medium; paint and the rest of the medium keep their ratio. */
-export function withMoreOf(recipe: Recipe, ingredient: IngredientKey, parts: number): Recipe {
-  if (parts === 0) return recipe;
-  const x = parts * volumeOfPart(recipe);
-  return {
-    ...recipe,
-    medium:
-      recipe.mediumShare > 0
-        ? addPart(recipe.medium, ingredient, parts)
-        : [{ ingredient, parts: 1 }],
-    mediumShare: (recipe.mediumShare + x) / (1 + x),
-  };
-}
-
-/** The oil a painter would reach for: the one in the medium already, else stand oil. */
-function oilToAdd(recipe: Recipe): IngredientKey {
-  const oils = recipe.medium.filter((p) => INGREDIENTS[p.ingredient].kind === 'oil');
-  const most = [...oils].sort((a, b) => b.parts - a.parts)[0];
-  return most?.ingredient ?? 'stand-oil';
-}
+import { layersOf, passes, trial } from './trial';
+import type { Repair, RepairKind, RepairRequest } from './types';
 
 function describe(
   request: RepairRequest,
@@ -163,11 +42,6 @@ const weight = (repair: Repair): number => {
 };
 
 const MAX_ADDED_PARTS_VOLUME = 4;
-/** Medium added, ml per 10 ml of tube paint, when the share goes from m to m'. */
-const addedPer10Ml = (before: Recipe, after: Recipe): number =>
-  10 *
-  (after.mediumShare / (1 - after.mediumShare) - before.mediumShare / (1 - before.mediumShare));
-
 function addOil(
   request: RepairRequest,
   coat: Coat,

@@ -1,6 +1,6 @@
 import { INGREDIENTS } from '@/data/ingredients';
 import { SCHOOLS, type SchoolKey } from '../schools';
-import type { Repair } from './repair';
+import type { Repair } from './types';
 
 const WORDS: [number, string][] = [
   [0.25, 'A quarter of a part'],

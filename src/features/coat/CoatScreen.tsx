@@ -1,32 +1,20 @@
 import { useRouter } from 'expo-router';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
-import {
-  addCoat,
-  changeCoat,
-  COAT_ROLES,
-  moveCoat,
-  ONTO,
-  removeCoat,
-  type Painting,
-} from '@/core/painting';
-import { APPLICATION_KEYS, APPLICATIONS } from '@/data/applications';
+import { addCoat, changeCoat, type Painting } from '@/core/painting';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { changePainting } from '@/store/actions';
 import { usePainting, useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
-import { Choice, ManyChoice } from '@/ui/Choice';
-import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { CheckBox } from '@/ui/rne';
 import { Screen } from '@/ui/Screen';
-import { Stepper } from '@/ui/Stepper';
-import { Heading } from '@/ui/Text';
 import { colour, space, WIDE_FROM } from '@/ui/tokens';
-import { ROLE_APPLICATION } from './draft';
+import { LayingFields } from './LayingFields';
 import { LivePanel, LiveStrip } from './LivePanel';
 import { MediumFields } from './MediumFields';
 import { MixFields } from './MixFields';
-import { ONTO_NAME, ROLE_NAME } from './names';
+import { PlaceFields } from './PlaceFields';
+import { PlanActions } from './PlanActions';
 import { useCoatEditor, type CoatEditor } from './useCoatEditor';
 
 interface Props {
@@ -115,125 +103,6 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
   );
 }
 
-function PlaceFields({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
-  const { draft, set, checked } = editor;
-  const laid = (id: string) => editor.laidOn.includes(id);
-  return (
-    <View>
-      <Field
-        label="Name of the coat"
-        value={draft.name}
-        onChangeText={(name) => set({ name })}
-        error={checked.problem('name')}
-      />
-      <Choice
-        label="Role"
-        options={COAT_ROLES.map((key) => ({ key, name: ROLE_NAME[key] }))}
-        value={draft.role}
-        onChange={(role) => {
-          const application = ROLE_APPLICATION[role];
-          set({ role, application, thicknessUm: String(APPLICATIONS[application].typicalUm) });
-        }}
-      />
-      <ManyChoice
-        label="Passages it covers"
-        options={painting.passages.map((p) => ({
-          key: p.id,
-          name: laid(p.id) ? `${p.name}, laid` : p.name,
-        }))}
-        values={draft.passageIds}
-        // A passage on which it lies already cannot be taken out of it.
-        onChange={(ids) =>
-          set({
-            passageIds: painting.passages
-              .map((p) => p.id)
-              .filter((id) => ids.includes(id) || laid(id)),
-          })
-        }
-      />
-      {checked.problem('passageIds') ? (
-        <Notice tone="refusal">{checked.problem('passageIds')}</Notice>
-      ) : null}
-      <Choice
-        label="How much of them"
-        options={[
-          { key: 'all', name: 'all of it' },
-          { key: 'spot', name: 'a spot' },
-        ]}
-        value={draft.spot.on ? 'spot' : 'all'}
-        onChange={(key) =>
-          set({
-            spot: { ...draft.spot, on: key === 'spot', name: draft.spot.name || 'highlights' },
-          })
-        }
-      />
-      {draft.spot.on ? (
-        <View
-          style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'flex-end' }}
-        >
-          <View style={{ flexGrow: 1, flexBasis: 160 }}>
-            <Field
-              label="The spot"
-              value={draft.spot.name}
-              onChangeText={(name) => set({ spot: { ...draft.spot, name } })}
-              error={checked.problem('spot.name')}
-            />
-          </View>
-          <View style={{ marginBottom: space.m }}>
-            <Stepper
-              label="Its share of the passage"
-              unit="%"
-              step={5}
-              min={1}
-              max={100}
-              text={draft.spot.sharePct}
-              onChangeText={(sharePct) => set({ spot: { ...draft.spot, sharePct } })}
-              error={checked.problem('spot.share')}
-            />
-          </View>
-        </View>
-      ) : null}
-    </View>
-  );
-}
-
-function LayingFields({ editor }: { editor: CoatEditor }) {
-  const { draft, set, checked } = editor;
-  const { rangeUm } = APPLICATIONS[draft.application];
-  return (
-    <View>
-      <Heading style={{ marginBottom: space.s }}>How it is put on</Heading>
-      <Choice
-        label="Applied as"
-        hideLabel
-        options={APPLICATION_KEYS.map((key) => ({ key, name: APPLICATIONS[key].name }))}
-        value={draft.application}
-        onChange={(application) =>
-          set({ application, thicknessUm: String(APPLICATIONS[application].typicalUm) })
-        }
-      />
-      <View style={{ marginBottom: space.m }}>
-        <Stepper
-          label={`Dry thickness, usually ${rangeUm[0]} to ${rangeUm[1]} µm`}
-          unit="µm"
-          step={draft.application === 'rubbed-on' ? 1 : 5}
-          min={1}
-          max={10000}
-          text={draft.thicknessUm}
-          onChangeText={(thicknessUm) => set({ thicknessUm })}
-          error={checked.problem('recipe.thicknessUm')}
-        />
-      </View>
-      <Choice
-        label="It goes on"
-        options={ONTO.map((key) => ({ key, name: ONTO_NAME[key] }))}
-        value={draft.onto}
-        onChange={(onto) => set({ onto })}
-      />
-    </View>
-  );
-}
-
 function RecordChoice({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
   const names = painting.passages
     .filter((p) => editor.laidOn.includes(p.id))
@@ -247,56 +116,6 @@ function RecordChoice({ editor, painting }: { editor: CoatEditor; painting: Pain
         checked={editor.correctRecord}
         onPress={() => editor.setCorrectRecord(!editor.correctRecord)}
       />
-    </View>
-  );
-}
-
-function PlanActions({
-  painting,
-  coatId,
-  onGone,
-}: {
-  painting: Painting;
-  coatId: string;
-  onGone: () => void;
-}) {
-  const dispatch = useStoreDispatch();
-  const router = useRouter();
-  const move = (by: -1 | 1) =>
-    dispatch(
-      changePainting(
-        painting.id,
-        by === 1 ? 'Moved a coat later' : 'Moved a coat earlier',
-        (p, making) => moveCoat(p, coatId, by, making),
-      ),
-    );
-  const remove = () => {
-    dispatch(
-      changePainting(painting.id, 'Took a coat out of the plan', (p, making) =>
-        removeCoat(p, coatId, making),
-      ),
-    );
-    onGone();
-  };
-  return (
-    <View
-      style={{ gap: space.s, borderTopWidth: 1, borderTopColor: colour.rule, paddingTop: space.l }}
-    >
-      <Heading>In the plan</Heading>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
-        <Action title="Earlier" onPress={() => move(-1)} />
-        <Action title="Later" onPress={() => move(1)} />
-        <Action
-          title="Another like it"
-          onPress={() =>
-            router.replace({
-              pathname: '/paintings/[id]/coats/[coatId]',
-              params: { id: painting.id, coatId: 'new', after: coatId },
-            })
-          }
-        />
-        <Action title="Out of the plan" kind="danger" onPress={remove} />
-      </View>
     </View>
   );
 }

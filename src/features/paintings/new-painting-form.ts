@@ -1,5 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { useForm } from 'react-hook-form';
+import { useForm, type UseFormReturn } from 'react-hook-form';
 import { z } from 'zod';
 import { CoreError } from '@/core/errors';
 import type { Studio } from '@/core/formats';
@@ -117,6 +117,7 @@ const formSchema = z
   });
 
 export type NewPaintingForm = z.infer<typeof formSchema>;
+export type Form = UseFormReturn<NewPaintingForm>;
 
 const DEFAULTS: NewPaintingForm = {
   title: '',

@@ -4,6 +4,8 @@ import { CoreError } from '@/core/errors';
 import {
   coatOf,
   layCoat,
+  liftsAt,
+  openAt,
   topLaid,
   unlaidPassages,
   type Coat,
@@ -43,7 +45,6 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
   const coat = coatOf(painting, coatId);
   const unlaid = unlaidPassages(painting, coat);
   const tops = new Map(passages.map((p) => [p.passage.id, topLaid(p.base)]));
-  const isOpen = (id: string) => tops.get(id)?.state === 'open';
   const [chosen, setChosen] = useState<string[]>(() =>
     unlaid.includes(passageId) && unlaid.length > 1 && coat.role !== 'tone' ? [passageId] : unlaid,
   );
@@ -55,22 +56,31 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
   const [wet, setWet] = useState<boolean | null>(null);
   const [when, setWhen] = useState(() => whenNow(nowMs));
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const open = chosen.filter(isOpen);
+  // Judged at the time it was laid, which may be days back.
+  const atMs = Date.parse(whenIso(when, nowMs));
+  const open = chosen.filter((id) => {
+    const top = tops.get(id);
+    return top ? openAt(top, atMs) : false;
+  });
   // Into a film that is open is what happens; the painter can say that it had set all the same.
   const intoWet = open.length > 0 && (wet ?? true);
   const lay = () => {
     try {
       const at = whenIso(when, when.when === 'now' ? presentMs() : nowMs);
-      const laying = {
-        coatId,
-        passageIds: chosen,
-        at,
-        spot: spot.on ? { name: spot.name, share: Number(spot.share) / 100 } : null,
-        intoWet,
-      };
+      const wetIds = intoWet ? open : [];
+      // One sitting, but two entries where only some of the passages were open.
+      const layings = [
+        { passageIds: wetIds, intoWet: true },
+        { passageIds: chosen.filter((id) => !wetIds.includes(id)), intoWet: false },
+      ].filter((l, i) => l.passageIds.length > 0 || (i === 1 && chosen.length === 0));
+      const share = { name: spot.name, share: Number(spot.share) / 100 };
       dispatch(
         changePainting(painting.id, `Laid ${coat.name.toLowerCase()}`, (p, making) =>
-          layCoat(p, laying, making),
+          layings.reduce(
+            (done, laying) =>
+              layCoat(done, { coatId, at, spot: spot.on ? share : null, ...laying }, making),
+            p,
+          ),
         ),
       );
       onClose();
@@ -94,6 +104,7 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
     refusal,
     lay,
     tops,
+    atMs,
   };
 }
 
@@ -155,11 +166,8 @@ export function LayDialog(props: Props) {
             </View>
           </View>
         ) : null}
-        {form.open.length > 0 ? (
-          <WetChoice form={form} nowMs={props.nowMs} />
-        ) : (
-          <WaitWarning form={form} coat={coat} nowMs={props.nowMs} />
-        )}
+        {form.open.length > 0 ? <WetChoice form={form} nowMs={props.nowMs} /> : null}
+        <WaitWarning form={form} coat={coat} nowMs={props.nowMs} />
         <WhenChoice value={form.when} onChange={form.setWhen} error={at('at')} />
         {elsewhere || (refusal?.where === 'at' && form.when.when !== 'earlier') ? (
           <Notice tone="refusal">{refusal.message}</Notice>
@@ -192,7 +200,7 @@ function WetChoice({ form, nowMs }: { form: Form; nowMs: number }) {
         onChange={(key) => form.setWet(key === 'wet')}
       />
       <Text size="small" tone="ink2">
-        {`${top.film.name} is open${until ? ` till ${about(until, nowMs)}` : ''}. ${form.intoWet ? 'The two become one film, and its clock starts again.' : 'Laid as a film of its own.'}`}
+        {`${top.film.name} is open${form.open.length < form.chosen.length ? `, though not everywhere you chose` : ''}${until ? ` till ${about(until, nowMs)}` : ''}. ${form.intoWet ? 'The two become one film, and its clock starts again.' : 'Laid as a film of its own.'}`}
       </Text>
     </View>
   );
@@ -202,15 +210,12 @@ function WetChoice({ form, nowMs }: { form: Form; nowMs: number }) {
 function WaitWarning({ form, coat, nowMs }: { form: Form; coat: Coat; nowMs: number }) {
   const early = form.chosen
     .map((id) => form.tops.get(id))
-    .find(
-      (top) =>
-        top && top.film.coatIds.length > 0 && (top.state === 'setting' || top.state === 'tacky'),
-    );
+    .find((top) => top && liftsAt(top, form.atMs));
   if (!early) return null;
   const dry = early.windows?.touchDry.p75;
   return (
     <Notice tone="refusal">
-      {`${early.film.name} is ${early.state}: a stroke of ${coat.name.toLowerCase()} would lift it.${dry ? ` It takes a coat from ${about(dry, nowMs)}.` : ''}`}
+      {`${early.film.name} is not dry by then: a stroke of ${coat.name.toLowerCase()} would lift it.${dry ? ` It takes a coat from ${about(dry, nowMs)}.` : ''}`}
     </Notice>
   );
 }

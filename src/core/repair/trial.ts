@@ -1,0 +1,67 @@
+import {
+  assessPainting,
+  verdictOf,
+  type AssessOptions,
+  type Coat,
+  type Layer,
+  type Painting,
+} from '../painting';
+import type { ReasonCode, SchoolKey } from '../schools';
+import type { RepairRequest } from './types';
+
+/** What becomes of a coat when it, or the one below, is changed. */
+export interface Trial {
+  layers: Layer[];
+  passes: boolean;
+  /** The coat falls short of the one below: what adding oil or medium can mend, and once mended stays so. */
+  short: boolean;
+  sound: boolean;
+}
+
+/** Added oil never pushes reduced PVC below this: the film would wrinkle and stay soft. */
+const soundFilm = (layer: Layer, options: AssessOptions): boolean => {
+  const { richReducedPvc, mediumShareMax, thinGlazeUm } = options.handbook.constants;
+  const { composition, thicknessUm } = layer;
+  return (
+    (composition.reducedPvc === null || composition.reducedPvc >= richReducedPvc) &&
+    (thicknessUm <= thinGlazeUm || composition.mediumShare <= mediumShareMax + 1e-9)
+  );
+};
+
+const withCoat = (painting: Painting, coat: Coat): Painting => ({
+  ...painting,
+  coats: painting.coats.map((c) => (c.id === coat.id ? coat : c)),
+});
+
+/** Every planned layer that holds this coat, over all passages and spots. */
+export function layersOf(painting: Painting, coatId: string, options: AssessOptions): Layer[] {
+  return assessPainting(painting, options).passages.flatMap(({ base, spots }) =>
+    [base, ...spots].flatMap(({ layers }) =>
+      layers.filter((l) => l.planned && l.film.coatIds.includes(coatId)),
+    ),
+  );
+}
+
+export const passes = (layer: Layer, school: SchoolKey): boolean => {
+  const verdict = verdictOf(layer, school)?.verdict;
+  return verdict === undefined || verdict === 'ok' || verdict === 'not-applicable';
+};
+
+const SHORT = new Set<ReasonCode>([
+  'falls',
+  'equal-more-solvent',
+  'within-uncertainty',
+  'underbound',
+  'lean-stain',
+]);
+
+/** Put a changed coat in the painting and look at every place of the coat that is to be mended. */
+export function trial(request: RepairRequest, changed: Coat, options: AssessOptions): Trial {
+  const layers = layersOf(withCoat(request.painting, changed), request.coatId, options);
+  return {
+    layers,
+    passes: layers.every((l) => passes(l, request.school)),
+    short: layers.some((l) => SHORT.has(verdictOf(l, request.school)?.reason ?? 'rises')),
+    sound: layers.every((l) => soundFilm(l, options)),
+  };
+}

@@ -1,0 +1,47 @@
+import { View } from 'react-native';
+import { ONTO } from '@/core/painting';
+import { APPLICATION_KEYS, APPLICATIONS } from '@/data/applications';
+import { Choice } from '@/ui/Choice';
+import { Stepper } from '@/ui/Stepper';
+import { Heading } from '@/ui/Text';
+import { space } from '@/ui/tokens';
+import { ONTO_NAME } from './names';
+import type { CoatEditor } from './useCoatEditor';
+
+/** How it is put on, how thick, and on what. */
+export function LayingFields({ editor }: { editor: CoatEditor }) {
+  const { draft, set, checked } = editor;
+  const { rangeUm } = APPLICATIONS[draft.application];
+  return (
+    <View>
+      <Heading style={{ marginBottom: space.s }}>How it is put on</Heading>
+      <Choice
+        label="Applied as"
+        hideLabel
+        options={APPLICATION_KEYS.map((key) => ({ key, name: APPLICATIONS[key].name }))}
+        value={draft.application}
+        onChange={(application) =>
+          set({ application, thicknessUm: String(APPLICATIONS[application].typicalUm) })
+        }
+      />
+      <View style={{ marginBottom: space.m }}>
+        <Stepper
+          label={`Dry thickness, usually ${rangeUm[0]} to ${rangeUm[1]} µm`}
+          unit="µm"
+          step={draft.application === 'rubbed-on' ? 1 : 5}
+          min={1}
+          max={10000}
+          text={draft.thicknessUm}
+          onChangeText={(thicknessUm) => set({ thicknessUm })}
+          error={checked.problem('recipe.thicknessUm')}
+        />
+      </View>
+      <Choice
+        label="It goes on"
+        options={ONTO.map((key) => ({ key, name: ONTO_NAME[key] }))}
+        value={draft.onto}
+        onChange={(onto) => set({ onto })}
+      />
+    </View>
+  );
+}
