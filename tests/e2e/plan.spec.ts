@@ -76,7 +76,7 @@ test('over an old painting: acrylic is ruled out, the first film cannot be judge
   await page.goto('/paintings/new');
   await page.getByLabel('Title').fill('Over');
   await page.getByRole('radio', { name: /Oil over an old oil painting/ }).click();
-  await expect(page.getByRole('radio', { name: 'old oil painting' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'old oil painting', exact: true })).toBeChecked();
   await page.getByLabel('Last painted on, about').fill('2019-04-01');
   await page.getByRole('radio', { name: /Acrylic underpainting/ }).click();
   await expect(page.getByText(/Acrylic does not hold on oil/)).toBeVisible();
@@ -89,18 +89,33 @@ test('over an old painting: acrylic is ruled out, the first film cannot be judge
   ).toBeVisible();
 });
 
-test('an open couch takes the block-in into the wet', async ({ page }) => {
+test('an open couch takes the block-in into the wet, and the two are one film', async ({
+  page,
+}) => {
   await page.goto('/paintings/new');
   await page.getByLabel('Title').fill('Couch');
-  await page.getByRole('radio', { name: /Oil over an old oil painting/ }).click();
-  await page.getByLabel('Last painted on, about').fill('2019-04-01');
+  await page.getByRole('radio', { name: /Direct start/ }).click();
   await page.getByRole('button', { name: 'Lay out the coats' }).click();
-  await page.getByRole('link', { name: /^Couch, the whole surface/ }).click();
-  await page.getByRole('button', { name: 'Back' }).click();
+  await page.getByRole('button', { name: 'Add a coat' }).click();
+  await page.getByLabel('Name of the coat').fill('Couch');
+  await page.getByRole('radio', { name: 'oiling-out' }).click();
+  for (const name of ['Ultramarine blue', 'Transparent red iron oxide']) {
+    await page.getByRole('button', { name: `Take out ${name}` }).click();
+  }
+  await page.getByLabel('Medium, share of the whole mixture, %').fill('100');
+  await page.getByRole('button', { name: 'Keep' }).click();
   await page.getByRole('link', { name: 'subject: open the section' }).click();
+  await page.getByRole('button', { name: 'Couch, planned' }).click();
   await page.getByRole('button', { name: 'Lay it' }).click();
-  await expect(page.getByText('Lay block-in')).toBeVisible();
-  await page.getByRole('button', { name: 'Cancel' }).click();
+  await page.getByRole('button', { name: 'Laid now' }).click();
+  await expect(page.getByRole('button', { name: 'Couch, open' })).toBeVisible();
+  await page.getByRole('button', { name: 'Block-in, planned' }).click();
+  await page.getByRole('button', { name: 'Lay it' }).click();
+  await expect(page.getByRole('radio', { name: 'into the wet' })).toBeChecked();
+  await page.getByRole('button', { name: 'Laid now' }).click();
+  // Named by the paint, not by the couch it went into.
+  await expect(page.getByRole('button', { name: 'Block-in, open' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Couch/ })).toHaveCount(0);
 });
 
 test('title, shares and neighbours are changed; one painting goes out as a file', async ({
@@ -139,7 +154,7 @@ test('painted out: a covering coat stands first in the plan of that passage', as
   await page.getByRole('button', { name: 'Note it' }).click();
   await expect(page.getByRole('button', { name: /^Cover, planned/ })).toBeVisible();
   await page.getByRole('button', { name: 'Take back' }).first().click();
-  await expect(page.getByText(/Painted out, all of it left/)).toHaveCount(0);
+  await expect(page.getByText('Painted out, all of it left', { exact: true })).toHaveCount(0);
 });
 
 test('everything can be reached and pressed with keys', async ({ page }) => {

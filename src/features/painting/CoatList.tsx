@@ -1,12 +1,14 @@
 import { chevronRightIcon } from '@/ui/icons';
 import { useRouter } from 'expo-router';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { coatAddress } from '@/features/addresses';
+import { StyleSheet, View } from 'react-native';
 import { mixColour } from '@/core/optics';
 import { filmOfRecipe } from '@/core/film';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { unlaidPassages, type Coat, type Painting } from '@/core/painting';
 import { Action } from '@/ui/Action';
 import { Icon } from '@/ui/Icon';
+import { GoTo } from '@/ui/GoTo';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space, TARGET } from '@/ui/tokens';
 
@@ -52,15 +54,10 @@ function CoatRow({ painting, coat }: { painting: Painting; coat: Coat }) {
         ? 'planned'
         : `still on ${names(unlaid)}`;
   return (
-    <Pressable
-      accessibilityRole="link"
-      aria-label={`${coat.name}, ${where}, ${status}: edit`}
-      onPress={() =>
-        router.push({
-          pathname: '/paintings/[id]/coats/[coatId]',
-          params: { id: painting.id, coatId: coat.id },
-        })
-      }
+    <GoTo
+      href={coatAddress(painting.id, coat.id)}
+      onGo={() => router.push(coatAddress(painting.id, coat.id))}
+      label={`${coat.name}, ${where}, ${status}: edit`}
       style={styles.row}
     >
       <View
@@ -76,7 +73,7 @@ function CoatRow({ painting, coat }: { painting: Painting; coat: Coat }) {
         </Text>
       </View>
       <Icon path={chevronRightIcon} tint={colour.ink2} />
-    </Pressable>
+    </GoTo>
   );
 }
 

@@ -1,7 +1,8 @@
 import { tuneVariantIcon } from '@/ui/icons';
 import { useRouter } from 'expo-router';
+import { aboutAddress, passageAddress } from '@/features/addresses';
 import { useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import type { PaintingAssessment } from '@/core/painting';
 import { groundName, SUPPORT_NAME } from '@/features/film-view';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
@@ -11,6 +12,7 @@ import { useAssessment, useNow, usePainting, useStoreSelector } from '@/store/ho
 import { FilmColumns } from '@/ui/film/FilmColumns';
 import { Icon } from '@/ui/Icon';
 import { BackButton } from '@/ui/Screen';
+import { GoTo } from '@/ui/GoTo';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space, TARGET, WIDE_FROM } from '@/ui/tokens';
 import { CoatList } from './CoatList';
@@ -66,16 +68,14 @@ function Head({ assessment: { painting } }: { assessment: PaintingAssessment }) 
           {`${sizeWords(painting.support, units)}, ${groundName(painting.ground)} on ${SUPPORT_NAME[painting.support.kind]}; ${METHODS[painting.method].name.toLowerCase()}`}
         </Text>
       </View>
-      <Pressable
-        accessibilityRole="link"
-        aria-label="About this painting: title, passages, export"
-        onPress={() =>
-          router.push({ pathname: '/paintings/[id]/about', params: { id: painting.id } })
-        }
+      <GoTo
+        href={aboutAddress(painting.id)}
+        onGo={() => router.push(aboutAddress(painting.id))}
+        label="About this painting: title, passages, export"
         style={styles.about}
       >
         <Icon path={tuneVariantIcon} />
-      </Pressable>
+      </GoTo>
     </View>
   );
 }
@@ -104,12 +104,8 @@ function Columns({
             width={needed}
             height={height}
             measureName={schoolMeasure(painting)}
-            onOpen={(passageId) =>
-              router.push({
-                pathname: '/paintings/[id]/[passageId]',
-                params: { id: painting.id, passageId },
-              })
-            }
+            hrefOf={(passageId) => passageAddress(painting.id, passageId)}
+            onOpen={(passageId) => router.push(passageAddress(painting.id, passageId))}
           />
         </ScrollView>
       ) : null}
@@ -127,20 +123,15 @@ function Summary({ assessment }: { assessment: PaintingAssessment }) {
         {words}
       </Heading>
       {troubles.map((t) => (
-        <Pressable
+        <GoTo
           key={`${t.passageId}-${t.passageName}-${t.coatName}`}
-          accessibilityRole="link"
-          onPress={() =>
-            router.push({
-              pathname: '/paintings/[id]/[passageId]',
-              params: { id: assessment.painting.id, passageId: t.passageId },
-            })
-          }
+          href={passageAddress(assessment.painting.id, t.passageId)}
+          onGo={() => router.push(passageAddress(assessment.painting.id, t.passageId))}
           style={styles.trouble}
         >
           <Text strong>{t.passageName}</Text>
           <Text tone="ink2">{t.sentence}</Text>
-        </Pressable>
+        </GoTo>
       ))}
     </View>
   );

@@ -1,5 +1,6 @@
 import { useRouter } from 'expo-router';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { paintingAddress } from '@/features/addresses';
+import { StyleSheet, View } from 'react-native';
 import { areaCm2, type PaintingAssessment } from '@/core/painting';
 import { coreSteps, groundDrawing, groundName, isBroken, SUPPORT_NAME } from '@/features/film-view';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
@@ -9,6 +10,7 @@ import { useAssessments, useNow, usePaintings, useStoreSelector } from '@/store/
 import { Action } from '@/ui/Action';
 import { FilmCore } from '@/ui/film/FilmCore';
 import { Screen } from '@/ui/Screen';
+import { GoTo } from '@/ui/GoTo';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
 
@@ -52,10 +54,10 @@ function PaintingRow({ assessment }: { assessment: PaintingAssessment }) {
     [base, ...spots].some((s) => s.layers.some((l) => isBroken(l, painting.school))),
   );
   return (
-    <Pressable
-      accessibilityRole="link"
-      aria-label={painting.title}
-      onPress={() => router.push({ pathname: '/paintings/[id]', params: { id: painting.id } })}
+    <GoTo
+      href={paintingAddress(painting.id)}
+      onGo={() => router.push(paintingAddress(painting.id))}
+      label={painting.title}
       style={styles.row}
     >
       <View style={styles.cores}>
@@ -80,7 +82,7 @@ function PaintingRow({ assessment }: { assessment: PaintingAssessment }) {
             : `A coat does not hold: ${broken.map((p) => p.passage.name).join(', ')}.`}
         </Text>
       </View>
-    </Pressable>
+    </GoTo>
   );
 }
 

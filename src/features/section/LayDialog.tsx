@@ -54,10 +54,12 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
     share: String(Math.round((coat.spot?.share ?? 0.05) * 100)),
   }));
   const [wet, setWet] = useState<boolean | null>(null);
+  // The present of the screen is told by the half minute; a coat may have been laid since.
+  const [openedMs] = useState(presentMs);
   const [when, setWhen] = useState(() => whenNow(nowMs));
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   // Judged at the time it was laid, which may be days back.
-  const atMs = Date.parse(whenIso(when, nowMs));
+  const atMs = Date.parse(whenIso(when, openedMs));
   const open = chosen.filter((id) => {
     const top = tops.get(id);
     return top ? openAt(top, atMs) : false;

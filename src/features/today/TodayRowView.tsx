@@ -2,12 +2,14 @@ import { addDays } from 'date-fns/addDays';
 import { format } from 'date-fns/format';
 import { startOfDay } from 'date-fns/startOfDay';
 import { useRouter } from 'expo-router';
+import { passageAddress } from '@/features/addresses';
 import { useState } from 'react';
-import { Pressable, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import type { TodayCluster, TodayRow } from '@/core/today';
 import { coreSteps, groundDrawing } from '@/features/film-view';
 import { FilmCore } from '@/ui/film/FilmCore';
 import { StateSwatch } from '@/ui/film/StateSwatch';
+import { GoTo } from '@/ui/GoTo';
 import { Text } from '@/ui/Text';
 import { WindowBar, type Mark } from '@/ui/time/WindowBar';
 import { colour, space, WIDE_FROM } from '@/ui/tokens';
@@ -84,15 +86,10 @@ export function TodayRowView({ cluster, nowMs }: { cluster: TodayCluster; nowMs:
   const name = row.spotName ? `${names}: ${row.spotName}` : names;
   const words = rowWords(row, nowMs);
   return (
-    <Pressable
-      accessibilityRole="link"
-      aria-label={`${name}, ${row.painting.title}: ${words}`}
-      onPress={() =>
-        router.push({
-          pathname: '/paintings/[id]/[passageId]',
-          params: { id: row.painting.id, passageId: row.passage.id },
-        })
-      }
+    <GoTo
+      href={passageAddress(row.painting.id, row.passage.id)}
+      onGo={() => router.push(passageAddress(row.painting.id, row.passage.id))}
+      label={`${name}, ${row.painting.title}: ${words}`}
       style={styles.row}
     >
       <View style={[styles.name, { width: nameSpace - space.m }]}>
@@ -132,7 +129,7 @@ export function TodayRowView({ cluster, nowMs }: { cluster: TodayCluster; nowMs:
           />
         ) : null}
       </View>
-    </Pressable>
+    </GoTo>
   );
 }
 

@@ -1,5 +1,6 @@
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { GoTo } from '../GoTo';
 import { Text } from '../Text';
 import { colour, font, space } from '../tokens';
 import { measureRange, scaleFor, stackBands, type Band } from './geometry';
@@ -24,6 +25,7 @@ interface Props {
   width: number;
   height: number;
   measureName: string;
+  hrefOf: (key: string) => string;
   onOpen: (key: string) => void;
 }
 
@@ -34,7 +36,15 @@ const LINE_UM = 50;
 const TOP_PX = 26;
 
 /** All passages side by side: height is the dry film, width is fatness. */
-export function FilmColumns({ columns, ground, width, height, measureName, onOpen }: Props) {
+export function FilmColumns({
+  columns,
+  ground,
+  width,
+  height,
+  measureName,
+  hrefOf,
+  onOpen,
+}: Props) {
   const { id, fill } = useTextures();
   const slot = width / columns.length;
   const stair = slot * 0.82;
@@ -100,6 +110,7 @@ export function FilmColumns({ columns, ground, width, height, measureName, onOpe
             key={column.key}
             column={column}
             width={slot}
+            href={hrefOf(column.key)}
             onOpen={() => onOpen(column.key)}
           />
         ))}
@@ -178,17 +189,19 @@ function StairBand({ band, below, x, texture, brokenFill }: StairBandProps) {
 function ColumnFoot({
   column,
   width,
+  href,
   onOpen,
 }: {
   column: Column;
   width: number;
+  href: string;
   onOpen: () => void;
 }) {
   return (
-    <Pressable
-      accessibilityRole="link"
-      aria-label={`${column.name}: open the section`}
-      onPress={onOpen}
+    <GoTo
+      label={`${column.name}: open the section`}
+      href={href}
+      onGo={onOpen}
       style={[styles.foot, { width }]}
     >
       <Text strong numberOfLines={2}>
@@ -198,7 +211,7 @@ function ColumnFoot({
       <Text size="small" tone={column.broken ? 'brick' : 'ink2'} strong={column.broken !== null}>
         {column.broken ?? column.due}
       </Text>
-    </Pressable>
+    </GoTo>
   );
 }
 

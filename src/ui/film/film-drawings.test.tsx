@@ -121,13 +121,19 @@ describe('columns', () => {
         width={350}
         height={330}
         measureName="fatness, % oil"
+        hrefOf={(key) => `/to/${key}`}
         onOpen={open}
       />,
     );
     expect(screen.getByText('scumble does not hold')).toBeTruthy();
     expect(screen.getAllByText('till 18:30')).toHaveLength(1);
     expect(screen.getByText('width: fatness, % oil')).toBeTruthy();
-    fireEvent.click(screen.getByRole('link', { name: 'slate: open the section' }));
+    const link = screen.getByRole('link', { name: 'slate: open the section' });
+    expect(link.getAttribute('href')).toBe('/to/slate');
+    fireEvent.click(link, { ctrlKey: true });
+    // Another tab was asked for: that is the browser's business.
+    expect(open).not.toHaveBeenCalled();
+    fireEvent.click(link);
     expect(open).toHaveBeenCalledWith('slate');
   });
 
@@ -139,6 +145,7 @@ describe('columns', () => {
         width={200}
         height={300}
         measureName="x"
+        hrefOf={(key) => `/to/${key}`}
         onOpen={() => {}}
       />,
     );

@@ -1,0 +1,9 @@
+/** The addresses inside the studio, in one place. */
+const part = encodeURIComponent;
+
+export const paintingAddress = (id: string) => `/paintings/${part(id)}` as const;
+export const aboutAddress = (id: string) => `/paintings/${part(id)}/about` as const;
+export const passageAddress = (id: string, passageId: string) =>
+  `/paintings/${part(id)}/${part(passageId)}` as const;
+export const coatAddress = (id: string, coatId: string) =>
+  `/paintings/${part(id)}/coats/${part(coatId)}` as const;
