@@ -20,8 +20,8 @@ export function migrate(
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) {
     throw new CoreError('document-unreadable', what, `${what} is not a document of this program.`);
   }
-  let document = raw as Record<string, unknown>;
-  const version = document.schemaVersion;
+  let doc = raw as Record<string, unknown>;
+  const version = doc.schemaVersion;
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
     throw new CoreError(
       'document-unreadable',
@@ -45,7 +45,7 @@ export function migrate(
         `${what} has version ${v}, from which nothing leads on.`,
       );
     }
-    document = { ...step(document), schemaVersion: v + 1 };
+    doc = { ...step(doc), schemaVersion: v + 1 };
   }
-  return document;
+  return doc;
 }

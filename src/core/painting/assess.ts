@@ -162,7 +162,7 @@ export function assessPainting(painting: Painting, options: AssessOptions): Pain
     painting,
     groundReadyAtMs: groundReadyAtMs(options.handbook, painting.ground),
     passages: painting.passages.map((passage) => {
-      const [base, ...spots] = sitesOf(painting, passage.id).map((site) =>
+      const [base, ...spots] = sitesOf(painting, passage.id, ordered).map((site) =>
         assessSite(context, ordered, site),
       );
       return { passage, base: base!, spots };

@@ -54,8 +54,12 @@ export const plannedCoats = (painting: Painting, passageId: string): Coat[] =>
     (coat) => coat.passageIds.includes(passageId) && !isLaid(painting, coat, passageId),
   );
 
-/** The passage and every spot that was laid, or is planned, on it. */
-export function sitesOf(painting: Painting, passageId: string): Site[] {
+/** The passage and every spot that was laid, or is planned, on it, in the order they came; the last share holds. */
+export function sitesOf(
+  painting: Painting,
+  passageId: string,
+  ordered: PaintingEvent[] = inTimeOrder(painting.events),
+): Site[] {
   const sites: Site[] = [{ passageId, spotName: null, share: 1 }];
   const add = (spot: { name: string; share: number } | null) => {
     if (!spot) return;
@@ -63,7 +67,7 @@ export function sitesOf(painting: Painting, passageId: string): Site[] {
     if (known) known.share = spot.share;
     else sites.push({ passageId, spotName: spot.name, share: spot.share });
   };
-  for (const event of painting.events) {
+  for (const event of ordered) {
     if (event.kind === 'laid' && event.passageIds.includes(passageId)) add(event.spot);
   }
   for (const coat of plannedCoats(painting, passageId)) add(coat.spot);

@@ -54,11 +54,11 @@ function bareRow(groundReadyAtMs: number | null, nowMs: number): Judged {
 }
 
 /** When the film takes the next coat, at the planning chance. A through-dry wait never ends before touch-dry. */
-function readiness(window: StageWindow, onto: Onto | null, top: Layer): number | null {
-  if (onto !== 'through-dry') return window.p75;
+function readiness(stage: StageWindow, onto: Onto | null, top: Layer): number | null {
+  if (onto !== 'through-dry') return stage.p75;
   // Through-dry is waited for at its median: its windows are too wide to wait for more with nothing lost.
   const touch = top.windows?.touchDry.p75 ?? null;
-  return window.p50 === null || touch === null ? null : Math.max(window.p50, touch);
+  return stage.p50 === null || touch === null ? null : Math.max(stage.p50, touch);
 }
 
 function paintedRow(top: Layer, next: Layer | null, nowMs: number): Judged {
@@ -72,20 +72,25 @@ function paintedRow(top: Layer, next: Layer | null, nowMs: number): Judged {
     };
   }
   const onto = next?.onto ?? null;
-  const window = windows[wantedStage(onto)];
-  const readyAtMs = readiness(window, onto, top);
+  const stage = windows[wantedStage(onto)];
+  const readyAtMs = readiness(stage, onto, top);
   if (readyAtMs === null)
-    return { group: 'leave-alone', reason: 'stands-still', window, readyAtMs };
+    return { group: 'leave-alone', reason: 'stands-still', window: stage, readyAtMs };
   if (readyAtMs <= nowMs) {
     return {
       group: 'takes-a-coat',
       reason: next ? 'ready' : 'ready-nothing-planned',
-      window,
+      window: stage,
       readyAtMs,
     };
   }
-  const probably = window.p50 !== null && window.p50 <= nowMs;
-  return { group: 'leave-alone', reason: probably ? 'probably-dry' : 'drying', window, readyAtMs };
+  const probably = stage.p50 !== null && stage.p50 <= nowMs;
+  return {
+    group: 'leave-alone',
+    reason: probably ? 'probably-dry' : 'drying',
+    window: stage,
+    readyAtMs,
+  };
 }
 
 /** Only films put on by the painter count: a bare oil ground has its own wait. */

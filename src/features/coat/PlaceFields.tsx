@@ -1,11 +1,10 @@
 import { View } from 'react-native';
 import { COAT_ROLES, type Painting } from '@/core/painting';
 import { APPLICATIONS } from '@/data/applications';
+import { SpotFields } from '@/features/SpotFields';
 import { Choice, ManyChoice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
-import { Stepper } from '@/ui/Stepper';
-import { space } from '@/ui/tokens';
 import { ROLE_APPLICATION } from './draft';
 import { ROLE_NAME } from './names';
 import type { CoatEditor } from './useCoatEditor';
@@ -50,45 +49,12 @@ export function PlaceFields({ editor, painting }: { editor: CoatEditor; painting
       {checked.problem('passageIds') ? (
         <Notice tone="refusal">{checked.problem('passageIds')}</Notice>
       ) : null}
-      <Choice
-        label="How much of them"
-        options={[
-          { key: 'all', name: 'all of it' },
-          { key: 'spot', name: 'a spot' },
-        ]}
-        value={draft.spot.on ? 'spot' : 'all'}
-        onChange={(key) =>
-          set({
-            spot: { ...draft.spot, on: key === 'spot', name: draft.spot.name || 'highlights' },
-          })
-        }
+      <SpotFields
+        spot={draft.spot}
+        onChange={(spot) => set({ spot })}
+        nameProblem={checked.problem('spot.name')}
+        shareProblem={checked.problem('spot.share')}
       />
-      {draft.spot.on ? (
-        <View
-          style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'flex-end' }}
-        >
-          <View style={{ flexGrow: 1, flexBasis: 160 }}>
-            <Field
-              label="The spot"
-              value={draft.spot.name}
-              onChangeText={(name) => set({ spot: { ...draft.spot, name } })}
-              error={checked.problem('spot.name')}
-            />
-          </View>
-          <View style={{ marginBottom: space.m }}>
-            <Stepper
-              label="Its share of the passage"
-              unit="%"
-              step={5}
-              min={1}
-              max={100}
-              text={draft.spot.sharePct}
-              onChangeText={(sharePct) => set({ spot: { ...draft.spot, sharePct } })}
-              error={checked.problem('spot.share')}
-            />
-          </View>
-        </View>
-      ) : null}
     </View>
   );
 }

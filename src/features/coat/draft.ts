@@ -3,6 +3,8 @@ import type { BinderKey } from '@/data/binders';
 import type { IngredientKey } from '@/data/ingredients';
 import { coatSchema, type Coat, type CoatRole, type Onto, type Painting } from '@/core/painting';
 
+import type { SpotDraft } from '@/features/SpotFields';
+
 /** A coat while it is edited: numbers are kept as typed. */
 export interface CoatDraft {
   id: string;
@@ -15,7 +17,7 @@ export interface CoatDraft {
   application: ApplicationKey;
   thicknessUm: string;
   onto: Onto;
-  spot: { on: boolean; name: string; sharePct: string };
+  spot: SpotDraft;
 }
 
 const tidy = (value: number, digits = 2): string => String(Number(value.toFixed(digits)));

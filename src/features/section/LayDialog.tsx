@@ -12,15 +12,14 @@ import {
   type Painting,
   type PassageAssessment,
 } from '@/core/painting';
+import { SpotFields } from '@/features/SpotFields';
 import { changePainting } from '@/store/actions';
 import { nowMs as presentMs } from '@/store/clock';
 import { useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice, ManyChoice } from '@/ui/Choice';
-import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
-import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { about } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
@@ -50,8 +49,8 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
   );
   const [spot, setSpot] = useState(() => ({
     on: coat.spot !== null,
-    name: coat.spot?.name ?? 'highlights',
-    share: String(Math.round((coat.spot?.share ?? 0.05) * 100)),
+    name: coat.spot?.name ?? '',
+    sharePct: String(Math.round((coat.spot?.share ?? 0.05) * 100)),
   }));
   const [wet, setWet] = useState<boolean | null>(null);
   // The present of the screen is told by the half minute; a coat may have been laid since.
@@ -75,7 +74,7 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
         { passageIds: wetIds, intoWet: true },
         { passageIds: chosen.filter((id) => !wetIds.includes(id)), intoWet: false },
       ].filter((l, i) => l.passageIds.length > 0 || (i === 1 && chosen.length === 0));
-      const share = { name: spot.name, share: Number(spot.share) / 100 };
+      const share = { name: spot.name, share: Number(spot.sharePct) / 100 };
       dispatch(
         changePainting(painting.id, `Laid ${coat.name.toLowerCase()}`, (p, making) =>
           layings.reduce(
@@ -128,46 +127,12 @@ export function LayDialog(props: Props) {
           values={form.chosen}
           onChange={form.setChosen}
         />
-        <Choice
-          label="How much of it"
-          options={[
-            { key: 'all', name: 'all of it' },
-            { key: 'spot', name: 'a spot' },
-          ]}
-          value={form.spot.on ? 'spot' : 'all'}
-          onChange={(key) => form.setSpot({ ...form.spot, on: key === 'spot' })}
+        <SpotFields
+          spot={form.spot}
+          onChange={form.setSpot}
+          nameProblem={at('spot.name')}
+          shareProblem={at('spot.share')}
         />
-        {form.spot.on ? (
-          <View
-            style={{
-              flexDirection: 'row',
-              flexWrap: 'wrap',
-              gap: space.m,
-              alignItems: 'flex-end',
-            }}
-          >
-            <View style={{ flexGrow: 1, flexBasis: 140 }}>
-              <Field
-                label="The spot"
-                value={form.spot.name}
-                onChangeText={(name) => form.setSpot({ ...form.spot, name })}
-                error={at('spot.name')}
-              />
-            </View>
-            <View style={{ marginBottom: space.m }}>
-              <Stepper
-                label="Its share"
-                unit="%"
-                step={5}
-                min={1}
-                max={100}
-                text={form.spot.share}
-                onChangeText={(share) => form.setSpot({ ...form.spot, share })}
-                error={at('spot.share')}
-              />
-            </View>
-          </View>
-        ) : null}
         {form.open.length > 0 ? <WetChoice form={form} nowMs={props.nowMs} /> : null}
         <WaitWarning form={form} coat={coat} nowMs={props.nowMs} />
         <WhenChoice value={form.when} onChange={form.setWhen} error={at('at')} />

@@ -25,36 +25,8 @@ export function StageWindows({ layer, nowMs }: { layer: Layer; nowMs: number }) 
         <Cell
           head
         >{`laid ${layer.film.laidAtMs === null ? '' : shortTime(layer.film.laidAtMs, nowMs)}`}</Cell>
-        <View
-          role="columnheader"
-          style={{
-            width: 92,
-            flexDirection: 'row',
-            justifyContent: 'flex-end',
-            alignItems: 'center',
-            gap: 2,
-          }}
-        >
-          <DiamondKey solid={false} />
-          <Text size="small" tone="ink2">
-            50 %
-          </Text>
-        </View>
-        <View
-          role="columnheader"
-          style={{
-            width: 92,
-            flexDirection: 'row',
-            justifyContent: 'flex-end',
-            alignItems: 'center',
-            gap: 2,
-          }}
-        >
-          <DiamondKey solid />
-          <Text size="small" tone="ink2">
-            90 %
-          </Text>
-        </View>
+        <MarkHead solid={false} />
+        <MarkHead solid />
       </View>
       {ROWS.map(({ stage, name, safe }) => (
         <View
@@ -75,6 +47,27 @@ export function StageWindows({ layer, nowMs }: { layer: Layer; nowMs: number }) 
           </Cell>
         </View>
       ))}
+    </View>
+  );
+}
+
+/** 50 % is hollow, 90 % solid. */
+function MarkHead({ solid }: { solid: boolean }) {
+  return (
+    <View
+      role="columnheader"
+      style={{
+        width: 92,
+        flexDirection: 'row',
+        justifyContent: 'flex-end',
+        alignItems: 'center',
+        gap: 2,
+      }}
+    >
+      <DiamondKey solid={solid} />
+      <Text size="small" tone="ink2">
+        {solid ? '90 %' : '50 %'}
+      </Text>
     </View>
   );
 }
