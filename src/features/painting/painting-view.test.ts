@@ -1,0 +1,88 @@
+import { assessPainting, layCoat, type Painting } from '@/core/painting';
+import {
+  isoDaysAgo,
+  making,
+  newPainting,
+  NOW_MS,
+  optionsAt,
+  stackOf,
+} from '@/core/testing/paintings';
+import { part, recipe, tube } from '@/core/testing/recipes';
+import { columnsOf, dueWords, overall, troublesOf } from './usePaintingView';
+
+const WHITE = [tube('titanium-white')];
+const see = (p: Painting) => assessPainting(p, optionsAt());
+const sound = newPainting();
+const notched = stackOf([
+  recipe(WHITE, 0.3, [part('stand-oil')], 25),
+  recipe(WHITE, 0.1, [part('stand-oil'), part('mineral-spirits')], 20),
+]);
+/** The notch on the jars only. */
+const half: Painting = {
+  ...notched,
+  coats: notched.coats.map((c) =>
+    c.id === 'c1' ? { ...c, passageIds: [notched.passages[0]!.id] } : c,
+  ),
+};
+
+test('the whole painting in one sentence', () => {
+  expect(overall(see(sound))).toEqual({ words: 'Every column holds as it rises.', broken: false });
+  expect(overall(see(half))).toEqual({
+    words: 'One column holds. A coat pinches in: jars.',
+    broken: true,
+  });
+  expect(overall(see(notched)).words).toBe('No column holds. A coat pinches in: jars, wall.');
+});
+
+test('every trouble says where, which coat, and what a painter would say of it', () => {
+  expect(troublesOf(see(sound))).toEqual([]);
+  expect(troublesOf(see(half))).toEqual([
+    {
+      passageId: half.passages[0]!.id,
+      passageName: 'jars',
+      coatName: 'Coat 2',
+      sentence: 'The planned coat 2 is leaner than the coat 1 it will lie on.',
+    },
+  ]);
+});
+
+test('a spot that breaks the rule is told with its name', () => {
+  const spot: Painting = {
+    ...half,
+    coats: half.coats.map((c) =>
+      c.id === 'c1' ? { ...c, spot: { name: 'nose', share: 0.1 } } : c,
+    ),
+  };
+  expect(troublesOf(see(spot)).map((t) => t.passageName)).toEqual(['jars, nose']);
+});
+
+test('columns carry every film, its state, and what is due or broken', () => {
+  const [jars, wall] = columnsOf(see(half), NOW_MS);
+  expect(jars!.steps.map((s) => [s.name, s.state, s.broken])).toEqual([
+    ['Coat 1', 'planned', false],
+    ['Coat 2', 'planned', true],
+  ]);
+  expect(jars!.broken).toBe('coat 2 does not hold');
+  expect(wall!.broken).toBeNull();
+  expect(wall!.due).toBe('Coat 1 first');
+});
+
+test('what is due follows the film', () => {
+  const lay = (daysAgo: number) =>
+    see(
+      layCoat(
+        notched,
+        {
+          coatId: 'c0',
+          passageIds: [notched.passages[0]!.id],
+          at: isoDaysAgo(daysAgo),
+          spot: null,
+          intoWet: false,
+        },
+        making(),
+      ),
+    ).passages[0]!.base;
+  expect(dueWords(lay(0.1), NOW_MS)).toMatch(/^till /);
+  expect(dueWords(lay(1.5), NOW_MS)).toMatch(/^dry .+/);
+  expect(dueWords(lay(40), NOW_MS)).toBe('takes coat 2');
+});

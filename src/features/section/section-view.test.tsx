@@ -1,0 +1,93 @@
+import { act, renderHook } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { Provider } from 'react-redux';
+import { changeCoat, type Painting } from '@/core/painting';
+import { making, stackOf } from '@/core/testing/paintings';
+import { part, recipe, tube } from '@/core/testing/recipes';
+import { addPainting, changePainting } from '@/store/actions';
+import { createStore } from '@/store/store';
+import { useSectionView } from './useSectionView';
+
+const WHITE = [tube('titanium-white')];
+const STAND = [part('stand-oil'), part('mineral-spirits')];
+
+/** The section of the first passage of a painting, as the screen sees it. */
+function open(painting: Painting, passage = 0) {
+  const store = createStore();
+  store.dispatch(addPainting(painting));
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <Provider store={store}>{children}</Provider>
+  );
+  const { result } = renderHook(() => useSectionView(painting.id, painting.passages[passage]!.id), {
+    wrapper,
+  });
+  return { store, view: () => result.current! };
+}
+
+const notched = stackOf([
+  recipe(WHITE, 0.3, [part('stand-oil')], 25),
+  recipe(WHITE, 0.1, STAND, 20),
+]);
+
+test('it speaks first of the coat that breaks the rule, with figures and a cure', () => {
+  const { chosen } = open(notched).view();
+  expect(chosen!.layer.film.name).toBe('Coat 2');
+  expect(chosen!.broken).toBe(true);
+  expect(chosen!.sentence).toBe('The planned coat 2 is leaner than the coat 1 it will lie on.');
+  expect(chosen!.figures).toMatch(/^\d+ % oil over \d+ %\.$/);
+  expect(chosen!.repairs.length).toBeGreaterThan(0);
+});
+
+test('with the cure applied it speaks of the next coat to come, and asks for none', () => {
+  const { store, view } = open(notched);
+  const [repair] = view().chosen!.repairs;
+  act(() => {
+    store.dispatch(
+      changePainting(notched.id, 'Mended', (p) => changeCoat(p, repair!.changed, false, making())),
+    );
+  });
+  const { chosen } = view();
+  expect(chosen!.broken).toBe(false);
+  expect(chosen!.layer.film.name).toBe('Coat 1');
+  expect(chosen!.repairs).toEqual([]);
+});
+
+test('another layer is chosen by its key; the first film on gesso has nothing to be compared with', () => {
+  const { view } = open(notched);
+  act(() => view().choose('c0'));
+  expect(view().chosen!.layer.film.key).toBe('c0');
+  expect(view().chosen!.sentence).toMatch(/nothing below to compare/);
+  expect(view().chosen!.repairs).toEqual([]);
+});
+
+test('schools of the other mind are named, with their own figures', () => {
+  const parted = stackOf(
+    [recipe([tube('burnt-umber')], 0.1, STAND, 40), recipe(WHITE, 0.2, STAND, 50)],
+    [],
+    'added-oil',
+  );
+  const { view } = open(parted);
+  act(() => view().choose('c1'));
+  expect(view().chosen!.broken).toBe(false);
+  const dissent = view().chosen!.dissents.find((d) => d.school === 'total-oil')!;
+  expect(dissent.verdict).toBe('fail');
+  expect(dissent.sentence).toMatch(/is leaner than/);
+  expect(dissent.figures).toMatch(/%/);
+});
+
+test('limits of a single coat are said even where the school is content', () => {
+  const fat = stackOf([recipe(WHITE), recipe(WHITE, 0.4, [part('alkyd-medium')], 60)]);
+  const { view } = open(fat);
+  act(() => view().choose('c1'));
+  expect(view().chosen!.limits).toEqual([
+    { sentence: expect.stringContaining('over a third'), refused: true },
+  ]);
+});
+
+test('a painting or passage that is not there gives no view', () => {
+  const store = createStore();
+  const wrapper = ({ children }: { children: ReactNode }) => (
+    <Provider store={store}>{children}</Provider>
+  );
+  expect(renderHook(() => useSectionView('none', 'x'), { wrapper }).result.current).toBeNull();
+});
