@@ -147,6 +147,24 @@ test('a second tab sees a change, and its removal', async () => {
   expect(two.store.getState().paintings.entities[painting.id]).toBeUndefined();
 });
 
+test('what a tab of a later edition wrote is named, and not written over', async () => {
+  const { storage, data } = memoryStorage();
+  const { store, keeper } = tab(storage);
+  await keeper.start();
+  const painting = newPainting();
+  add(store, painting);
+  await keeper.flush();
+  const later = JSON.stringify({ ...painting, schemaVersion: 2, revision: painting.revision + 1 });
+  data.set(`painting:${painting.id}`, later);
+  await keeper.arrived([`painting:${painting.id}`]);
+  expect(store.getState().saving).toMatchObject({ phase: 'failed' });
+  expect(store.getState().saving.reason).toMatch(/Update the program/);
+  change(store, painting.id, lay);
+  await keeper.flush();
+  expect(data.get(`painting:${painting.id}`)).toBe(later);
+  expect(store.getState().paintings.entities[painting.id]!.events).toHaveLength(1);
+});
+
 test('two tabs that write one painting at once lose nothing', async () => {
   const { storage } = memoryStorage();
   const alone = mutex();

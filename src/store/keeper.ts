@@ -143,16 +143,23 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
   }
 
   async function arrived(keys: string[]): Promise<void> {
-    for (const key of keys) {
-      const raw = await around.storage.getItem(key);
-      if (key === STUDIO_KEY && raw !== null) {
-        const theirs = readStudio(JSON.parse(raw));
-        if (keptStudio === studio()) {
-          keptStudio = theirs;
-          store.dispatch(studioArrived(theirs));
-        }
-      } else if (key.startsWith(PAINTING_PREFIX)) takeIn(key.slice(PAINTING_PREFIX.length), raw);
+    try {
+      for (const key of keys) {
+        const raw = await around.storage.getItem(key);
+        if (key === STUDIO_KEY) takeInStudio(raw);
+        else if (key.startsWith(PAINTING_PREFIX)) takeIn(key.slice(PAINTING_PREFIX.length), raw);
+      }
+    } catch (error) {
+      // A tab of a later edition may write what this one cannot read: said, and left alone.
+      store.dispatch(writeFailed(error instanceof Error ? error.message : String(error)));
     }
+  }
+
+  function takeInStudio(raw: string | null): void {
+    // Settings that were changed here as well are kept: they are written next.
+    if (raw === null || keptStudio !== studio()) return;
+    keptStudio = readStudio(JSON.parse(raw));
+    store.dispatch(studioArrived(keptStudio));
   }
 
   function takeIn(id: string, raw: string | null): void {

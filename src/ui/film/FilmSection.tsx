@@ -21,7 +21,7 @@ interface Props {
 
 const SUPPORT_PX = 44;
 const TOP_PX = 14;
-const LABEL_GAP = 56;
+const LABEL_GAP = 48;
 const LABEL_WIDTH = 138;
 
 /** The cut through the film of one passage: thickness to scale, drying as texture, the stair beside it. */
@@ -164,7 +164,7 @@ const styles = StyleSheet.create({
   label: {
     position: 'absolute',
     width: LABEL_WIDTH,
-    height: 52,
+    height: 48,
     justifyContent: 'center',
     borderRadius: 6,
     paddingLeft: 4,
