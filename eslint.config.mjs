@@ -67,7 +67,15 @@ export default tseslint.config(
     },
   },
   {
-    files: ['scripts/**', 'server/**', 'demo/**', 'tests/**', 'bench/**', '**/*.test.ts', '**/*.test.tsx'],
+    files: [
+      'scripts/**',
+      'server/**',
+      'demo/**',
+      'tests/**',
+      'bench/**',
+      '**/*.test.ts',
+      '**/*.test.tsx',
+    ],
     rules: { 'no-console': 'off', 'max-lines-per-function': 'off' },
   },
   {
