@@ -5,11 +5,14 @@ const PORT = 4290;
 /** The real build behind the real server, at both sizes. */
 export default defineConfig({
   testDir: 'tests/e2e',
-  timeout: 60_000,
+  // Generous: a shared machine can be ten times slower than itself. Nothing is waited for that does not come.
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,
-  retries: 0,
+  // Once more where a machine stalled; what needed it is named as flaky in the report.
+  retries: process.env.CI ? 1 : 0,
   reporter: [
     ['list'],
     ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_FILE ?? 'test-results/e2e.json' }],
@@ -38,6 +41,11 @@ export default defineConfig({
   },
   projects: [
     { name: 'phone', use: { viewport: { width: 390, height: 844 } } },
-    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+    // Storage and the words of refusals do not depend on the width of the screen.
+    {
+      name: 'wide',
+      testIgnore: /(keeping|refusals)\.spec\.ts/,
+      use: { viewport: { width: 1280, height: 800 } },
+    },
   ],
 });

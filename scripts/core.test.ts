@@ -10,7 +10,7 @@ const core = (args: string[], input = '') =>
     encoding: 'utf8',
   });
 
-jest.setTimeout(60_000);
+jest.setTimeout(240_000);
 
 /** Every example of docs/headless.md: the verb, what goes in, and a few values that come out. */
 const EXAMPLES = [

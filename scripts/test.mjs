@@ -52,6 +52,7 @@ if (ensureBuilt()) {
     PLAYWRIGHT_JSON_OUTPUT_FILE: e2eFile,
   });
   const stats = readJson(e2eFile)?.stats;
+  if (stats?.flaky) console.log(`-- ${stats.flaky} browser tests held only when tried again`);
   if (stats) add('browser tests', stats.expected + stats.flaky, stats.unexpected);
   if (!stats || (!held && stats.unexpected === 0)) add('browser test runner', 0, 1);
 } else add('build', 0, 1);
