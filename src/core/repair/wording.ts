@@ -7,7 +7,9 @@ const WORDS: [number, string][] = [
   [0.5, 'Half a part'],
   [0.75, 'Three quarters of a part'],
   [1, 'One part'],
+  [1.25, 'One and a quarter parts'],
   [1.5, 'One and a half parts'],
+  [1.75, 'One and three quarter parts'],
   [2, 'Two parts'],
 ];
 
