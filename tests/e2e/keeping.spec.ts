@@ -69,6 +69,10 @@ test('settings: inches, a cold studio, and the refusal of an impossible one', as
   await expect(page.getByText('Temperature must be between -10 and 45 °C.')).toBeVisible();
   await page.getByLabel('Temperature, °C').fill('10');
   await expect(page.getByText(/dries here at 0.42 times the rate/)).toBeVisible();
+  // Writing takes a moment; a reload inside it finds the old state, whole.
+  await expect
+    .poll(async () => (await stored(page)).studio)
+    .toMatchObject({ units: 'inch', climate: { temperatureC: 10 } });
   await page.reload();
   await expect(page.getByLabel('Temperature, °C')).toHaveValue('10');
   await page.getByRole('link', { name: 'Paintings' }).click();

@@ -87,6 +87,16 @@ test('over an old painting: acrylic is ruled out, the first film cannot be judge
   await expect(
     page.getByRole('heading', { name: /until the oil of the old painting below is known/ }),
   ).toBeVisible();
+  // The couch is laid first, then the paint goes into it.
+  await page.getByRole('button', { name: 'Lay it' }).click();
+  await expect(page.getByRole('dialog', { name: 'Lay couch' })).toBeVisible();
+  await page.getByRole('button', { name: 'Laid now' }).click();
+  await expect(page.getByRole('button', { name: 'Couch, open' })).toBeVisible();
+  await page.getByRole('button', { name: 'Block-in, planned' }).click();
+  await page.getByRole('button', { name: 'Lay it' }).click();
+  await expect(page.getByRole('radio', { name: 'into the wet' })).toBeChecked();
+  await page.getByRole('button', { name: 'Laid now' }).click();
+  await expect(page.getByRole('button', { name: 'Block-in, open' })).toBeVisible();
 });
 
 test('an open couch takes the block-in into the wet, and the two are one film', async ({

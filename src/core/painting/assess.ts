@@ -37,8 +37,9 @@ interface Context extends AssessOptions {
 function layerOf(context: Context, film: Film, below: Layer[], coveredAtMs: number | null): Layer {
   const { handbook, climate, nowMs } = context;
   const lower = below.at(-1);
+  // A couch planned with the paint that goes into it is one film: it waits as the couch does.
   const onto = film.planned
-    ? (context.coats.get(film.coatIds.at(-1) ?? '')?.onto ?? 'touch-dry')
+    ? (context.coats.get(film.coatIds[0] ?? '')?.onto ?? 'touch-dry')
     : null;
   const cover = lower ? coverOf(context, lower, film, onto) : GROUND_COVER;
   const intoOpen =

@@ -121,6 +121,9 @@ describe('methods', () => {
     const first = base(p).layers[0]!;
     expect(first.film.name).toBe('Block-in');
     expect(first.film.merged).toBe(true);
+    // It waits as the couch does, and has missed nothing.
+    expect(first.onto).toBe('touch-dry');
+    expect(first.pair!.missedWet).toBe(false);
     expect(verdictOf(first, 'total-oil')?.reason).toBe('oil-unknown');
   });
 });

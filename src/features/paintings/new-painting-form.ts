@@ -14,6 +14,7 @@ import {
 } from '@/core/painting';
 import { METHOD_KEYS, METHODS } from '@/data/methods';
 import { toMm } from '@/features/units';
+import { nowMs } from '@/store/clock';
 
 /** The form as it is typed: numbers are text until they are read. */
 
@@ -91,7 +92,7 @@ const formSchema = z
     if (form.ground === 'oil-ground' || form.ground === 'old-painting') {
       const ms = Date.parse(form.groundDay);
       if (Number.isNaN(ms)) issue(['groundDay'], 'Give the day, about.');
-      else if (ms > Date.now()) issue(['groundDay'], 'That day is still to come.');
+      else if (ms > nowMs()) issue(['groundDay'], 'That day is still to come.');
     }
     const sum = sharesProblem(form.passages);
     if (sum) issue(['passages'], sum);

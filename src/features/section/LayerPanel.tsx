@@ -64,7 +64,9 @@ function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
   const [laying, setLaying] = useState(false);
   const router = useRouter();
   const { painting } = view;
+  // A couch and the paint for it are planned as one film: the couch is laid first, the paint is edited.
   const coatId = chosen.layer.film.coatIds.at(-1)!;
+  const layFirstId = chosen.layer.film.coatIds[0]!;
   const next = view.stack.layers.find((l) => l.planned) === chosen.layer;
   const [first, ...others] = chosen.repairs;
   return (
@@ -100,7 +102,7 @@ function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
       {laying ? (
         <LayDialog
           painting={painting}
-          coatId={coatId}
+          coatId={layFirstId}
           passageId={view.passage.passage.id}
           nowMs={view.nowMs}
           passages={view.passages}

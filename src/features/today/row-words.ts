@@ -5,7 +5,10 @@ const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slic
 
 /** What a row of Today says beside its texture. */
 export function rowWords(row: TodayRow, nowMs: number): string {
-  const next = row.next ? lower(row.next.film.name) : null;
+  // Of a couch and its paint the couch comes first.
+  const firstId = row.next?.film.coatIds[0];
+  const coat = row.painting.coats.find((c) => c.id === firstId);
+  const next = coat ? lower(coat.name) : null;
   switch (row.reason) {
     case 'bare':
       return next ? `bare, takes the ${next}` : 'bare, nothing planned';
