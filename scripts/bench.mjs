@@ -8,6 +8,7 @@ const LIMIT_BYTES = 450 * 1000;
 
 ensureNode();
 ensureInstalled();
+const { build } = await import('esbuild');
 if (!ensureBuilt()) process.exit(1);
 
 /** Scripts that the first route (Today) loads: those of the page, its layout and the route itself. */
@@ -33,5 +34,15 @@ const bytes = files.reduce((sum, file) => sum + file.bytes, 0);
 console.log(
   `first route, JavaScript gzipped: ${(bytes / 1000).toFixed(1)} kB in ${files.length} files = ${(bytes / LIMIT_BYTES).toFixed(2)} of the limit of 450 kB`,
 );
-const fast = run(process.execPath, ['--import', 'tsx', 'bench/assess.ts']);
+// The application ships bundled, so what is timed is bundled too.
+const bundle = path.join(ROOT, 'node_modules/.cache/bench-assess.mjs');
+await build({
+  entryPoints: [path.join(ROOT, 'bench/assess.ts')],
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  outfile: bundle,
+  logLevel: 'error',
+});
+const fast = run(process.execPath, [bundle]);
 process.exit(fast && bytes <= LIMIT_BYTES ? 0 : 1);

@@ -5,6 +5,7 @@
 import { readFileSync } from 'node:fs';
 import { z } from 'zod';
 import { CoreError } from '../src/core/errors';
+import { issuesOf } from '../src/core/issues';
 import { VERBS } from '../src/core/headless/verbs';
 
 const BAD_INPUT = 2;
@@ -31,8 +32,8 @@ function readInput(): unknown {
 }
 
 const sentence = (error: z.ZodError): string => {
-  const issue = error.issues[0]!;
-  return `${issue.path.map(String).join('.') || 'input'}: ${issue.message}`;
+  const issue = issuesOf(error)[0]!;
+  return `${issue.where || 'input'}: ${issue.message}`;
 };
 
 function run(name: string): void {

@@ -22,7 +22,12 @@ export type CoreErrorCode =
   | 'document-not-json'
   | 'document-unreadable'
   | 'document-too-new'
-  | 'ground-refused';
+  | 'ground-refused'
+  | 'volume-range'
+  | 'target-range'
+  | 'area-range'
+  | 'unknown-paint'
+  | 'unknown-medium';
 
 /** A refusal that says what was wrong, where, and what to do. Thrown for misuse; nothing has changed when it is. */
 export class CoreError extends Error {

@@ -1,4 +1,5 @@
 import { STUDIO_CONSTANTS, type Constants } from '@/data/constants';
+import { EXTENDER, EXTENDER_KEY } from '@/data/extender';
 import { PIGMENT_ROWS, type PigmentRow } from '@/data/pigments';
 import { CoreError } from './errors';
 
@@ -14,7 +15,7 @@ export interface Pigment {
   dryingFactor: number;
   /** Oil in a usual tube, % by weight. */
   tubeOilWtPct: number;
-  metals: string[];
+  metals: readonly string[];
 }
 
 /**
@@ -47,7 +48,10 @@ export const toPigment = (row: PigmentRow): Pigment => ({
 /** The handbook of the product: studio constants and the pigment table. */
 export const STUDIO_HANDBOOK: Handbook = {
   constants: STUDIO_CONSTANTS,
-  pigments: Object.fromEntries(PIGMENT_ROWS.map((row) => [row.key, toPigment(row)])),
+  pigments: {
+    ...Object.fromEntries(PIGMENT_ROWS.map((row) => [row.key, toPigment(row)])),
+    [EXTENDER_KEY]: EXTENDER,
+  },
   tubeExponent: 'tube-oil-share',
   mixWeights: 'paint-volume',
   revised: true,

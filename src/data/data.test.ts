@@ -3,12 +3,12 @@ import { HANDBOOK_CONSTANT_ROWS, STUDIO_CONSTANT_ROWS } from './constants';
 import { INGREDIENTS } from './ingredients';
 import { METHODS } from './methods';
 import { OILS } from './oils';
-import { PIGMENT_ROWS, pigmentSchema } from './pigments';
+import { PIGMENT_ROWS, pigmentSchema, TABLE_PIGMENTS } from './pigments';
 
 test('every row of the pigment table has the shape the code expects', () => {
-  expect(PIGMENT_ROWS).toHaveLength(61);
+  expect(TABLE_PIGMENTS).toHaveLength(61);
   for (const row of PIGMENT_ROWS) expect(pigmentSchema.safeParse(row).error).toBeUndefined();
-  expect(new Set(PIGMENT_ROWS.map((r) => r.key)).size).toBe(61);
+  expect(new Set(PIGMENT_ROWS.map((r) => r.key)).size).toBe(63);
 });
 
 test('typical values lie in their ranges', () => {

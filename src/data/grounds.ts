@@ -54,10 +54,24 @@ export const GESSO_COAT_DRY_UM = {
 
 /** A titanium oil ground: lean, one or two knife coats. */
 export const OIL_GROUND = {
-  pigment: 'titanium-white' as const,
   pigmentVolumeConcentration: 0.45,
   dryThicknessUm: 80,
   source:
     'oil grounds are ground leaner than tube paint, 1-3 coats of 30-80 um; judgement on practice; from memory',
   confidence: 'low' as Confidence,
 };
+
+/** An alkyd ground: one or two brushed coats. */
+export const ALKYD_GROUND = {
+  pigmentVolumeConcentration: 0.45,
+  dryThicknessUm: 60,
+  source: 'as the oil ground, brushed thinner; judgement on practice; from memory',
+  confidence: 'low' as Confidence,
+};
+
+/** The white an oil ground is made with. */
+export const GROUND_WHITE_PIGMENT = {
+  titanium: 'titanium-white',
+  lead: 'lead-white',
+  zinc: 'zinc-white',
+} as const;

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Confidence } from './constants';
+import { HISTORIC_PIGMENTS } from './historic-pigments';
 import table from './pigments.json';
 
 /** The pigment table: typical values with their range. Every figure from memory; see each row's sources. */
@@ -32,4 +33,7 @@ export const pigmentSchema = z.object({
 export type PigmentRow = z.infer<typeof pigmentSchema>;
 
 /** The file is part of the build, so it is checked by a test (pigments.test.ts), not at every start. */
-export const PIGMENT_ROWS = table.pigments as PigmentRow[];
+export const TABLE_PIGMENTS = table.pigments as PigmentRow[];
+
+/** All there are: the table, and two historic paints that are only here to be warned of. */
+export const PIGMENT_ROWS: PigmentRow[] = [...TABLE_PIGMENTS, ...HISTORIC_PIGMENTS];

@@ -10,30 +10,51 @@ import {
   type SiteStack,
   type Support,
 } from '@/core/painting';
+import { stops } from '@/core/rules';
 import { SCHOOLS, type SchoolKey, type Verdict } from '@/core/schools';
 import type { FilmState, FilmStep, GroundDrawing } from '@/ui/film/step';
 
 /** Layers and grounds of the core as things to draw. */
 
-const GROUND_COLOUR = {
+const GROUND_COLOUR: Record<Ground['kind'], string> = {
   'acrylic-gesso': '#E3DCCC',
+  'chalk-glue': '#EDE6D6',
   'oil-ground': '#E4DAC5',
+  'alkyd-ground': '#E4DAC5',
   'old-painting': '#8B7A63',
-} as const;
+  bare: '#C9B68F',
+};
+
+/** How a ground is drawn: as a layer of its own, as a film among films, or as old paint. */
+const GROUND_DRAWN: Record<Ground['kind'], GroundDrawing['kind']> = {
+  'acrylic-gesso': 'acrylic-gesso',
+  'chalk-glue': 'acrylic-gesso',
+  'oil-ground': 'oil-ground',
+  'alkyd-ground': 'oil-ground',
+  'old-painting': 'old-painting',
+  bare: 'acrylic-gesso',
+};
 
 export const SUPPORT_NAME: Record<Support['kind'], string> = {
   canvas: 'canvas',
   linen: 'linen',
   'wood-panel': 'wood panel',
   'fibreboard-panel': 'fibreboard panel',
+  'metal-panel': 'metal panel',
 };
 
 export function groundName(ground: Ground): string {
   switch (ground.kind) {
     case 'acrylic-gesso':
       return `acrylic gesso, ${ground.coats} ${ground.coats === 1 ? 'coat' : 'coats'}`;
+    case 'chalk-glue':
+      return `chalk-glue, ${ground.coats} ${ground.coats === 1 ? 'coat' : 'coats'}`;
     case 'oil-ground':
-      return 'oil ground';
+      return ground.white === undefined ? 'oil ground' : `oil ground, ${ground.white} white`;
+    case 'alkyd-ground':
+      return 'alkyd ground';
+    case 'bare':
+      return ground.size === 'none' ? 'bare' : `${ground.size} size only`;
     case 'old-painting':
       return 'old oil painting';
   }
@@ -44,14 +65,17 @@ function groundLabel(painting: Painting): string {
   const on = SUPPORT_NAME[painting.support.kind];
   const short = {
     'acrylic-gesso': 'gesso on',
+    'chalk-glue': 'chalk on',
+    bare: 'bare',
     'oil-ground': 'oil-primed',
+    'alkyd-ground': 'alkyd-primed',
     'old-painting': 'old paint on',
   }[painting.ground.kind];
   return `${short} ${on}`;
 }
 
 export const groundDrawing = (painting: Painting): GroundDrawing => ({
-  kind: painting.ground.kind,
+  kind: GROUND_DRAWN[painting.ground.kind],
   label: groundLabel(painting),
   colour: GROUND_COLOUR[painting.ground.kind],
   thicknessUm: 0,
@@ -63,10 +87,7 @@ const REFUSED: ReadonlySet<Verdict> = new Set(['fail', 'caution']);
 /** The chosen school objects, or the film by itself is no good. */
 export const isBroken = (layer: Layer, school: SchoolKey): boolean => {
   const verdict = verdictOf(layer, school)?.verdict;
-  return (
-    (verdict !== undefined && REFUSED.has(verdict)) ||
-    layer.limits.some((l) => l.verdict === 'fail')
-  );
+  return (verdict !== undefined && REFUSED.has(verdict)) || layer.findings.some(stops);
 };
 
 export function filmStep(layer: Layer, school: SchoolKey): FilmStep {

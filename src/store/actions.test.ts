@@ -11,8 +11,8 @@ import {
   openDemo,
   removePainting,
   takeIn,
+  undone,
 } from './actions';
-import { undone } from './paintings';
 import { createStore } from './store';
 
 const painting = newPainting();
@@ -38,7 +38,7 @@ test('a painting is added, changed, taken down; each is undone in turn', () => {
   store.dispatch(undone());
   expect(here()).toBeUndefined();
   store.dispatch(undone());
-  expect(store.getState().paintings.undoable).toEqual([]);
+  expect(store.getState().undo.changes).toEqual([]);
 });
 
 test('a change that the core refuses leaves everything as it was', () => {
@@ -92,6 +92,6 @@ test('the demo studio is a valid file, alive whenever it is opened, and leaves n
     const store = createStore();
     store.dispatch(openDemo(demo));
     expect(store.getState().paintings.ids).toHaveLength(3);
-    expect(store.getState().paintings.undoable).toEqual([]);
+    expect(store.getState().undo.changes).toEqual([]);
   }
 });

@@ -1,9 +1,12 @@
+import { putMedium, putPaints, type Cabinet } from '@/core/cabinet';
 import type { ExportFile, Studio } from '@/core/formats';
 import type { Making, Painting } from '@/core/painting';
 import { making } from './clock';
-import { painterChanged, paintingArrived } from './paintings';
+import { cabinetArrived, cabinetChanged, cabinetTakenBack } from './cabinet';
+import { painterChanged, paintingArrived, paintingTakenBack } from './paintings';
 import type { Dispatch, State } from './store';
 import { settingsChanged } from './studio';
+import { changeDropped } from './undo';
 
 type Thunk<T = void> = (dispatch: Dispatch, getState: () => State) => T;
 
@@ -19,6 +22,24 @@ export const changePainting =
     const after = change(before, making());
     if (after !== before) dispatch(painterChanged({ what, before, after }));
   };
+
+/** Change the cabinet; `change` may throw a CoreError, and then nothing has changed. */
+export const changeCabinet =
+  (what: string, change: (cabinet: Cabinet) => Cabinet): Thunk =>
+  (dispatch, getState) => {
+    const before = getState().cabinet;
+    const after = change(before);
+    if (after !== before) dispatch(cabinetChanged({ what, before, after }));
+  };
+
+/** The last change is taken back. */
+export const undone = (): Thunk => (dispatch, getState) => {
+  const change = getState().undo.changes.at(-1);
+  if (!change) return;
+  dispatch(changeDropped());
+  if (change.of === 'painting') dispatch(paintingTakenBack(change));
+  else dispatch(cabinetTakenBack(change));
+};
 
 export const addPainting =
   (painting: Painting): Thunk =>
@@ -43,6 +64,7 @@ export const openDemo =
   (dispatch) => {
     file.paintings.forEach((painting) => dispatch(paintingArrived(painting)));
     if (file.studio) dispatch(settingsChanged(settingsOf(file.studio)));
+    if (file.cabinet) dispatch(cabinetArrived(file.cabinet));
   };
 
 const settingsOf = ({ units, climate, latitudeDeg, paintingOrder }: Studio) => ({
@@ -73,6 +95,14 @@ export const takeIn =
       }
     }
     if (file.studio) dispatch(settingsChanged(settingsOf(file.studio)));
+    const { cabinet } = file;
+    // Entries of the file replace those with the same id; the others here stay.
+    if (cabinet)
+      dispatch(
+        changeCabinet('Imported the cabinet', (here) =>
+          cabinet.mediums.reduce(putMedium, putPaints(here, cabinet.paints)),
+        ),
+      );
     return file.paintings.length;
   };
 

@@ -1,7 +1,9 @@
 import { layCoat, type Painting } from '@/core/painting';
 import { making, newPainting, NOW } from '@/core/testing/paintings';
 import { createKeeper, type Storage, type Surroundings } from './keeper';
-import { painterChanged, undone } from './paintings';
+import { putPaint } from '@/core/cabinet';
+import { changeCabinet, undone } from './actions';
+import { painterChanged } from './paintings';
 import { createStore, type Store } from './store';
 import { settingsChanged } from './studio';
 
@@ -154,7 +156,7 @@ test('what a tab of a later edition wrote is named, and not written over', async
   const painting = newPainting();
   add(store, painting);
   await keeper.flush();
-  const later = JSON.stringify({ ...painting, schemaVersion: 2, revision: painting.revision + 1 });
+  const later = JSON.stringify({ ...painting, schemaVersion: 3, revision: painting.revision + 1 });
   data.set(`painting:${painting.id}`, later);
   await keeper.arrived([`painting:${painting.id}`]);
   expect(store.getState().saving).toMatchObject({ phase: 'failed' });
@@ -217,4 +219,64 @@ test('storage that cannot be opened is told, and nothing is written over it', as
   await keeper.flush();
   expect(store.getState().saving).toMatchObject({ phase: 'failed', reason: 'denied' });
   expect(data.size).toBe(0);
+});
+
+describe('the cabinet', () => {
+  const paint = (store: Store, i: number, left: number) =>
+    store.dispatch(changeCabinet('Used some', (c) => putPaint(c, { ...c.paints[i]!, left })));
+
+  test('what was changed is there after a restart; an untouched one is not written', async () => {
+    const { storage, data } = memoryStorage();
+    const first = tab(storage);
+    await first.keeper.start();
+    await first.keeper.flush();
+    expect(data.has('cabinet')).toBe(false);
+    paint(first.store, 0, 0.25);
+    await first.keeper.flush();
+    const second = tab(storage);
+    await second.keeper.start();
+    expect(second.store.getState().cabinet.paints[0]!.left).toBe(0.25);
+  });
+
+  test('two tabs that change it at once lose nothing, and undo takes back only its own', async () => {
+    const { storage } = memoryStorage();
+    const alone = mutex();
+    const one = tab(storage, undefined, alone);
+    const two = tab(storage, undefined, alone);
+    await one.keeper.start();
+    await two.keeper.start();
+    paint(one.store, 0, 0.25);
+    paint(two.store, 1, 0.75);
+    await Promise.all([one.keeper.flush(), two.keeper.flush()]);
+    const third = tab(storage);
+    await third.keeper.start();
+    expect(
+      third.store
+        .getState()
+        .cabinet.paints.slice(0, 2)
+        .map((p) => p.left),
+    ).toEqual([0.25, 0.75]);
+    await one.keeper.arrived(['cabinet']);
+    one.store.dispatch(undone());
+    expect(
+      one.store
+        .getState()
+        .cabinet.paints.slice(0, 2)
+        .map((p) => p.left),
+    ).toEqual([1, 0.75]);
+  });
+
+  test('one that cannot be read is named, and the rest opens', async () => {
+    const { storage, data } = memoryStorage();
+    data.set('cabinet', '{"schemaVersion":1}');
+    const { store, keeper } = tab(storage);
+    await keeper.start();
+    expect(store.getState().saving.unreadable.map((u) => u.key)).toEqual(['cabinet']);
+    expect(data.get('cabinet')).toBe('{"schemaVersion":1}');
+    // A new one takes its place only when something is changed; the old one is kept beside it.
+    paint(store, 0, 0.5);
+    await keeper.flush();
+    expect(store.getState().saving.phase).toBe('saved');
+    expect(data.get('set-aside:cabinet')).toBe('{"schemaVersion":1}');
+  });
 });

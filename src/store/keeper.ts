@@ -1,12 +1,15 @@
 import { readPainting, readStudio, type Studio } from '@/core/formats';
 import { mergePaintings, type Painting } from '@/core/painting';
 import {
+  CABINET_KEY,
+  SET_ASIDE_KEY,
   isDocumentKey,
   PAINTING_PREFIX,
   paintingKey,
   readDocuments,
   STUDIO_KEY,
 } from './documents';
+import { cabinetKeeping } from './keep-cabinet';
 import { paintingArrived, paintingLeft, paintingsLoaded } from './paintings';
 import { loaded, loadFailed, writeBegan, writeFailed, writeHeld } from './saving';
 import type { Store } from './store';
@@ -44,7 +47,7 @@ export interface Keeper {
 }
 
 /**
- * Keeps the store in storage: one document per painting and one for the studio, each with its version.
+ * Keeps the store in storage: one document per painting, one for the studio and one for the cabinet, each with its version.
  * A write that fails stays in memory, is shown, and is tried again. Two tabs that wrote one painting
  * are merged against the version both began from.
  */
@@ -52,6 +55,7 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
   /** What storage holds as far as this tab knows; by reference, so a look tells what is not written. */
   const kept = new Map<string, Painting>();
   let keptStudio: Studio | null = null;
+  const cabinet = cabinetKeeping(store, around);
   let started = false;
   let failures = 0;
   let retryPending = false;
@@ -63,7 +67,10 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
   const removedIds = () =>
     [...kept.keys()].filter((id) => !store.getState().paintings.entities[id]);
   const dirty = () =>
-    changedPaintings().length > 0 || removedIds().length > 0 || keptStudio !== studio();
+    changedPaintings().length > 0 ||
+    removedIds().length > 0 ||
+    keptStudio !== studio() ||
+    cabinet.dirty();
 
   /**
    * The newest of a painting: merged with what another tab has written since. Reads the store only after
@@ -92,12 +99,18 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
     }
     const studioNow = studio();
     if (keptStudio !== studioNow) entries[STUDIO_KEY] = JSON.stringify(studioNow);
+    const cabinetNow = await cabinet.toWrite();
+    if (cabinetNow) {
+      entries[CABINET_KEY] = JSON.stringify(cabinetNow.cabinet);
+      if (cabinetNow.aside !== null) entries[SET_ASIDE_KEY] = cabinetNow.aside;
+    }
     const removed = removedIds();
     if (Object.keys(entries).length > 0) await around.storage.setMany(entries);
     if (removed.length > 0) await around.storage.removeMany(removed.map(paintingKey));
     written.forEach((p) => kept.set(p.id, p));
     removed.forEach((id) => kept.delete(id));
     keptStudio = studioNow;
+    if (cabinetNow) cabinet.written(cabinetNow.cabinet);
     around.announce([...Object.keys(entries), ...removed.map(paintingKey)]);
   }
 
@@ -138,6 +151,7 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
     found.paintings.forEach((p) => kept.set(p.id, p));
     if (found.studio) store.dispatch(studioArrived(found.studio));
     keptStudio = studio();
+    cabinet.loaded(found.cabinet);
     store.dispatch(paintingsLoaded(found.paintings));
     store.dispatch(loaded(found.unreadable));
   }
@@ -147,6 +161,7 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
       for (const key of keys) {
         const raw = await around.storage.getItem(key);
         if (key === STUDIO_KEY) takeInStudio(raw);
+        else if (key === CABINET_KEY) cabinet.arrived(raw);
         else if (key.startsWith(PAINTING_PREFIX)) takeIn(key.slice(PAINTING_PREFIX.length), raw);
       }
     } catch (error) {
@@ -184,7 +199,9 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
     store.subscribe(() => {
       const now = store.getState();
       const changed =
-        now.paintings.entities !== seen.paintings.entities || now.studio !== seen.studio;
+        now.paintings.entities !== seen.paintings.entities ||
+        now.studio !== seen.studio ||
+        now.cabinet !== seen.cabinet;
       seen = now;
       if (changed && dirty()) void flush();
     });

@@ -2,23 +2,16 @@ import { createEntityAdapter, createSlice, type PayloadAction } from '@reduxjs/t
 import { mergePaintings, type Painting } from '@/core/painting';
 
 /** A change the painter made: what it was called, and the painting before and after (null: not there). */
-export interface Change {
+export interface PaintingChange {
   what: string;
   before: Painting | null;
   after: Painting | null;
 }
 
-const UNDO_DEPTH = 50;
-
 const adapter = createEntityAdapter<Painting>();
 
-interface Extra {
-  /** Newest last. */
-  undoable: Change[];
-}
-
 /** Take one change back without losing what came after it, here or in another tab. */
-function withoutChange(change: Change, current: Painting | undefined): Painting | null {
+function withoutChange(change: PaintingChange, current: Painting | undefined): Painting | null {
   const { before, after } = change;
   if (before && after && current) return mergePaintings(after, before, current);
   return before;
@@ -26,21 +19,17 @@ function withoutChange(change: Change, current: Painting | undefined): Painting 
 
 const slice = createSlice({
   name: 'paintings',
-  initialState: adapter.getInitialState<Extra>({ undoable: [] }),
+  initialState: adapter.getInitialState(),
   reducers: {
     /** The painter did something to a painting. */
-    painterChanged(state, { payload }: PayloadAction<Change>) {
+    painterChanged(state, { payload }: PayloadAction<PaintingChange>) {
       if (payload.after) adapter.setOne(state, payload.after);
       else if (payload.before) adapter.removeOne(state, payload.before.id);
-      state.undoable = [...state.undoable, payload].slice(-UNDO_DEPTH);
     },
-    /** The last change is taken back. */
-    undone(state) {
-      const change = state.undoable.at(-1);
-      if (!change) return;
-      state.undoable = state.undoable.slice(0, -1);
+    /** A change is taken back. */
+    paintingTakenBack(state, { payload: change }: PayloadAction<PaintingChange>) {
       const id = (change.before ?? change.after)!.id;
-      const restored = withoutChange(change as Change, state.entities[id] as Painting | undefined);
+      const restored = withoutChange(change, state.entities[id] as Painting | undefined);
       if (restored) {
         const newest = Math.max(
           restored.revision,
@@ -64,7 +53,7 @@ const slice = createSlice({
   },
 });
 
-export const { painterChanged, undone, paintingsLoaded, paintingArrived, paintingLeft } =
+export const { painterChanged, paintingTakenBack, paintingsLoaded, paintingArrived, paintingLeft } =
   slice.actions;
 export const paintingsReducer = slice.reducer;
 export const paintingSelectors = adapter.getSelectors();

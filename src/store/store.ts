@@ -1,11 +1,19 @@
 import { configureStore } from '@reduxjs/toolkit';
+import { cabinetReducer } from './cabinet';
 import { paintingsReducer } from './paintings';
 import { savingReducer } from './saving';
 import { studioReducer } from './studio';
+import { undoReducer } from './undo';
 
 export const createStore = () =>
   configureStore({
-    reducer: { paintings: paintingsReducer, studio: studioReducer, saving: savingReducer },
+    reducer: {
+      paintings: paintingsReducer,
+      cabinet: cabinetReducer,
+      studio: studioReducer,
+      saving: savingReducer,
+      undo: undoReducer,
+    },
     // Paintings are plain data checked by Zod; walking every one of them on each action is dear in development.
     middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }),
   });

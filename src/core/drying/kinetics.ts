@@ -1,13 +1,14 @@
 import { GROUND_BEHAVIOUR, type AbsorbingSurface } from '@/data/grounds';
+import { DRIERS, type DrierKey } from '@/data/driers';
+import { MATERIALS, type MaterialKey } from '@/data/materials';
 import { OILS, type OilKey } from '@/data/oils';
-import { binderVolume, isAcrylic, sum, type Constituents } from '../film/constituents';
-import { pigmentOf, type Handbook, type Pigment } from '../handbook';
+import { binderVolume, dryVolume, isAcrylic, sum, type Constituents } from '../film/constituents';
+import type { Handbook } from '../handbook';
 import type { LogNormal } from './lognormal';
 import { clampTemperatureC, kelvin, type Climate } from './rate';
 
 /** Oil time used where a film holds no drying oil at all, and for the binder of alkyd tubes: linseed. */
 const LINSEED: OilKey = 'linseed-refined';
-const SICCATIVE_METALS = new Set(['manganese', 'cobalt', 'lead']);
 
 /** What a film lies on, as far as its drying is concerned. */
 export interface Below {
@@ -20,7 +21,8 @@ export interface Below {
 export const ON_NEUTRAL_GROUND: Below = { surface: null, cure: 1 };
 
 export interface DryingTimes {
-  kind: 'oil' | 'acrylic';
+  /** `other`: pastel, tempera, varnish and the like, by the table of materials. */
+  kind: 'oil' | 'acrylic' | 'other';
   /** Base time of oil, pigment and tube, reference-days at 50 um; 0 for acrylic. */
   baseDays: number;
   /** Base with alkyd, floor applied: touch-dry on a neutral ground at 50 um. "How fast a paint it is." */
@@ -45,26 +47,9 @@ function oilDays(film: Constituents): number {
   return weight === 0 ? OILS[LINSEED].touchDryDays : Math.exp(log / weight);
 }
 
-const isSiccative = (pigment: Pigment, handbook: Handbook): boolean =>
-  pigment.dryingFactor < handbook.constants.siccativeLimit &&
-  (handbook.mixWeights === 'pigment-volume' || pigment.metals.some((m) => SICCATIVE_METALS.has(m)));
-
 /** Factor of the pigments on the drying time: ln F = sum(u_i ln F_i), catalysts weigh triple. 1 without pigment. */
-export function pigmentFactor(handbook: Handbook, film: Constituents): number {
-  const volumes: [string, number][] =
-    handbook.mixWeights === 'paint-volume'
-      ? Object.entries(film.tubes).map(([tube, v]) => [tube.slice(0, tube.indexOf('|')), v])
-      : Object.entries(film.pigments);
-  let weight = 0;
-  let log = 0;
-  for (const [key, volume] of volumes) {
-    const pigment = pigmentOf(handbook, key);
-    const w = volume * (isSiccative(pigment, handbook) ? handbook.constants.siccativeWeight : 1);
-    weight += w;
-    log += w * Math.log(pigment.dryingFactor);
-  }
-  return weight === 0 ? 1 : Math.exp(log / weight);
-}
+export const pigmentFactor = (film: Constituents): number =>
+  film.speedWeight === 0 ? 1 : Math.exp(film.speedLog / film.speedWeight);
 
 /** b = t_oil (F_pigment F_tube)^u, reference-days at 50 um. */
 export function baseDays(handbook: Handbook, film: Constituents): number {
@@ -72,7 +57,7 @@ export function baseDays(handbook: Handbook, film: Constituents): number {
   const added = sum(film.addedOil);
   const tubeShare = tube + added === 0 ? 0 : tube / (tube + added);
   const u = handbook.tubeExponent === 'one' ? 1 : tubeShare;
-  return oilDays(film) * (pigmentFactor(handbook, film) * handbook.constants.tubeFactor) ** u;
+  return oilDays(film) * (pigmentFactor(film) * handbook.constants.tubeFactor) ** u;
 }
 
 /** F_alk = (t_alk/b)^min(1, gain x), x the alkyd share of the binder; 1 when the base is faster already. */
@@ -97,16 +82,15 @@ function sigmas(
     1 / kelvin(clampTemperatureC(c, climate.temperatureC)) - 1 / c.referenceTemperatureK,
   );
   const rh = climate.relativeHumidityPct;
-  const shared = [
-    (c.sigmaActivationEnergyJ / c.gasConstant) * inverseT,
-    rh < c.sigmaHumidityLowPct || rh > c.sigmaHumidityHighPct ? c.sigmaHumidity : 0,
-    climate.light === 'room' ? 0 : c.sigmaLight,
-    film.alkydTube + film.alkydMedium > 0 ? c.sigmaAlkyd : 0,
-    below.cure < 1 ? c.sigmaOverWet : 0,
-  ];
+  const shared =
+    ((c.sigmaActivationEnergyJ / c.gasConstant) * inverseT) ** 2 +
+    (rh < c.sigmaHumidityLowPct || rh > c.sigmaHumidityHighPct ? c.sigmaHumidity ** 2 : 0) +
+    (climate.light === 'room' ? 0 : c.sigmaLight ** 2) +
+    (film.alkydTube + film.alkydMedium > 0 ? c.sigmaAlkyd ** 2 : 0) +
+    (below.cure < 1 ? c.sigmaOverWet ** 2 : 0);
   return {
-    touch: Math.hypot(c.sigmaTouch, c.sigmaThicknessTouch * lnH, ...shared),
-    through: Math.hypot(c.sigmaThrough, c.sigmaThicknessThrough * lnH, ...shared),
+    touch: Math.sqrt(c.sigmaTouch ** 2 + (c.sigmaThicknessTouch * lnH) ** 2 + shared),
+    through: Math.sqrt(c.sigmaThrough ** 2 + (c.sigmaThicknessThrough * lnH) ** 2 + shared),
   };
 }
 
@@ -124,21 +108,72 @@ function acrylicTimes(handbook: Handbook, thicknessUm: number): DryingTimes {
   };
 }
 
+/**
+ * Factors of the driers in a film on touch-dry and through-dry. A dose below the usual one counts in
+ * proportion to its logarithm; more than the usual dose hastens nothing. Zirconium and calcium only work
+ * beside cobalt or manganese. The product has a floor.
+ */
+export function drierFactors(
+  handbook: Handbook,
+  film: Constituents,
+): { touch: number; through: number } {
+  let touch = 1;
+  let through = 1;
+  const primary = (film.driers['cobalt-drier'] ?? 0) + (film.driers['manganese-drier'] ?? 0) > 0;
+  const wet = dryVolume(film) + film.volatile;
+  for (const key in film.driers) {
+    const drier = DRIERS[key as DrierKey];
+    if (drier.auxiliary && !primary) continue;
+    const dose = Math.min(1, (film.driers[key as DrierKey] ?? 0) / wet / drier.usualShare);
+    touch *= drier.touchFactor ** dose;
+    through *= drier.throughFactor ** dose;
+  }
+  const floor = handbook.constants.drierFactorMin;
+  return { touch: Math.max(floor, touch), through: Math.max(floor, through) };
+}
+
+/** Oil of cloves slows: exp(1.1 c), c its weight % of the mixture, at most 3. */
+export const cloveFactor = (handbook: Handbook, film: Constituents): number => {
+  const { cloveOilPerPercent, cloveOilMaxPct } = handbook.constants;
+  return Math.exp(cloveOilPerPercent * Math.min(cloveOilMaxPct, film.cloveWtPct));
+};
+
 /** How fast a paint it is, whatever its thickness and place. */
 export interface PaintSpeed {
   baseDays: number;
   alkydFactor: number;
-  /** Base with alkyd, floor applied. */
+  /** Base with alkyd, driers and clove oil, floor applied. */
   intrinsicTouchDays: number;
+  drierThroughFactor: number;
+  cloveFactor: number;
 }
 
 export function paintSpeed(handbook: Handbook, film: Constituents): PaintSpeed {
   const base = baseDays(handbook, film);
   const fAlkyd = alkydFactor(handbook, film, base);
+  const driers = drierFactors(handbook, film);
+  const clove = cloveFactor(handbook, film);
   return {
     baseDays: base,
     alkydFactor: fAlkyd,
-    intrinsicTouchDays: Math.max(handbook.constants.touchFloorDays, base * fAlkyd),
+    intrinsicTouchDays:
+      Math.max(handbook.constants.touchFloorDays, base * fAlkyd * driers.touch) * clove,
+    drierThroughFactor: driers.through,
+    cloveFactor: clove,
+  };
+}
+
+/** A film that is not reckoned dries by the table of materials. */
+function materialTimes(handbook: Handbook, material: MaterialKey): DryingTimes {
+  const { touchDays, throughDays } = MATERIALS[material];
+  const c = handbook.constants;
+  return {
+    kind: 'other',
+    baseDays: touchDays,
+    intrinsicTouchDays: touchDays,
+    alkydFactor: 1,
+    touch: { median: touchDays, sigma: c.sigmaTouch },
+    through: { median: throughDays, sigma: c.sigmaThrough },
   };
 }
 
@@ -160,6 +195,7 @@ export function dryingTimes(
   climate: Climate,
   speed: PaintSpeed = paintSpeed(handbook, film),
 ): DryingTimes {
+  if (film.material !== null) return materialTimes(handbook, film.material);
   if (isAcrylic(film)) return acrylicTimes(handbook, thicknessUm);
   const c = handbook.constants;
   const { baseDays: base, alkydFactor: fAlkyd, intrinsicTouchDays: intrinsic } = speed;
@@ -175,6 +211,8 @@ export function dryingTimes(
     c.throughOverTouch *
       base *
       fAlkyd ** c.alkydThroughExponent *
+      speed.drierThroughFactor *
+      speed.cloveFactor *
       (ground?.absorbent ? c.throughAbsorbentFactor : 1) *
       (1 + c.underThroughGain * wet) *
       h ** c.throughThicknessExponent,

@@ -1,14 +1,15 @@
-import { BINDERS } from '@/data/binders';
-import { INGREDIENTS, SOLID_DENSITY_G_PER_ML } from '@/data/ingredients';
 import { OILS, type OilKey } from '@/data/oils';
-import { pigmentOf, type Handbook } from '../handbook';
+import type { Handbook } from '../handbook';
 import { CoreError } from '../errors';
 import {
   binderVolume,
   dryingOilVolume,
   dryVolume,
+  ingredientFigures,
   mediumConstituents,
+  pigmentMass,
   sum,
+  tubeBinderMass,
   type Constituents,
 } from './constituents';
 import { cpvcOfMixture, pvc } from './pvc';
@@ -41,31 +42,22 @@ export interface Composition {
   alkydMediumShare: number;
   /** Alkyd over all binder. */
   alkydOfBinder: number;
-  /** Natural resin over all binder. */
+  /** Natural resin, balsams included, over all binder. */
   resinOfBinder: number;
+  /** Wax of the dry film. */
+  waxOfFilm: number;
   dryDensityGPerMl: number;
 }
 
-const massOfOils = (oils: Partial<Record<OilKey, number>>): number => {
+const addedOilMass = (c: Constituents): number => {
   let mass = 0;
-  for (const key in oils) mass += (oils[key as OilKey] ?? 0) * OILS[key as OilKey].densityGPerMl;
+  for (const key in c.addedOil)
+    mass += (c.addedOil[key as OilKey] ?? 0) * OILS[key as OilKey].densityGPerMl;
   return mass;
 };
 
 const binderMass = (c: Constituents): number =>
-  massOfOils(c.tubeOil) +
-  massOfOils(c.addedOil) +
-  c.alkydTube * BINDERS.alkyd.densityGPerMl +
-  c.alkydMedium * SOLID_DENSITY_G_PER_ML.alkyd +
-  c.resin * SOLID_DENSITY_G_PER_ML.damar +
-  c.acrylic * BINDERS.acrylic.densityGPerMl;
-
-const pigmentMass = (handbook: Handbook, c: Constituents): number => {
-  let mass = 0;
-  for (const key in c.pigments)
-    mass += (c.pigments[key] ?? 0) * pigmentOf(handbook, key).densityGPerMl;
-  return mass;
-};
+  tubeBinderMass(c) + addedOilMass(c) + c.mediumSolidsMass;
 
 /**
  * Every figure of a mixture that the schools and the painter ask for.
@@ -103,6 +95,7 @@ export function composition(handbook: Handbook, c: Constituents): Composition {
     alkydMediumShare: c.alkydBearingMedium === 0 ? 0 : c.alkydBearingMedium / (c.medium + paint),
     alkydOfBinder: binder === 0 ? 0 : (c.alkydTube + c.alkydMedium) / binder,
     resinOfBinder: binder === 0 ? 0 : c.resin / binder,
+    waxOfFilm: c.wax / dry,
     dryDensityGPerMl: mass / dry,
   };
 }
@@ -111,6 +104,8 @@ export interface MediumFigures {
   solidsVolumeFraction: number;
   solidsWeightFraction: number;
   densityGPerMl: number;
+  /** Drying oil of what stays, by volume; 0 where nothing stays. */
+  oilOfSolids: number;
 }
 
 /** Solids by volume and by weight, and density, of a medium in parts by volume. Throws `medium-empty`. */
@@ -121,12 +116,13 @@ export function mediumFigures(medium: MediumPart[]): MediumFigures {
   }
   const solids = mediumConstituents(medium, 1);
   const density = medium.reduce(
-    (s, part) => s + (part.parts / total) * INGREDIENTS[part.ingredient].densityGPerMl,
+    (s, part) => s + (part.parts / total) * ingredientFigures(part).densityGPerMl,
     0,
   );
   return {
     solidsVolumeFraction: dryVolume(solids),
     solidsWeightFraction: binderMass(solids) / density,
     densityGPerMl: density,
+    oilOfSolids: dryVolume(solids) === 0 ? 0 : dryingOilVolume(solids) / dryVolume(solids),
   };
 }

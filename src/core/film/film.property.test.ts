@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { issuesOf } from '../issues';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { withMoreOf } from '../repair';
 import { part, recipe, tube } from '../testing/recipes';
@@ -108,11 +109,14 @@ describe('properties of the film (a failure prints its seed)', () => {
 });
 
 describe('recipes that are refused', () => {
-  const message = (r: unknown) =>
-    recipeSchema
-      .safeParse(r)
-      .error?.issues.map((i) => i.message)
-      .join(' ') ?? '';
+  const message = (r: unknown) => {
+    const { error } = recipeSchema.safeParse(r);
+    return error
+      ? issuesOf(error)
+          .map((i) => i.message)
+          .join(' ')
+      : '';
+  };
   test.each([
     ['negative parts', recipe([tube('raw-umber', -1)]), /Parts must be above 0/],
     ['an empty mix', recipe([]), /mix is empty/],

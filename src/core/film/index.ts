@@ -4,24 +4,35 @@ export {
   binderVolume,
   dryingOilVolume,
   dryVolume,
+  extenderShare,
   filmOfRecipe,
+  ingredientFigures,
   isAcrylic,
+  isPassedOver,
+  mediumConstituents,
   NOTHING,
   scaleConstituents,
   tubeConstituents,
-  tubeKey,
+  sum,
   wetMixture,
   type Constituents,
 } from './constituents';
 export { afterGroundLoss, groundLossFraction } from './ground-loss';
 export { cpvc, cpvcOfMixture, pvc } from './pvc';
+export { tubeKey, tubePaint, type TubePaint } from './tube';
 export {
+  binderKeySchema,
+  binderOfPart,
   mediumPartSchema,
+  ownTubeSchema,
+  partsSchema,
+  pigmentKeySchema,
   recipeSchema,
   thicknessSchema,
   THICKNESS_MAX_UM,
   tubePartSchema,
   type MediumPart,
+  type OwnTube,
   type Recipe,
   type TubePart,
 } from './recipe';

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { BINDER_KEYS, BINDERS } from '@/data/binders';
-import { INGREDIENT_KEYS } from '@/data/ingredients';
+import { INGREDIENT_KEYS, INGREDIENTS } from '@/data/ingredients';
+import { MATERIAL_KEYS } from '@/data/materials';
 import { PIGMENT_ROWS } from '@/data/pigments';
 
 /**
@@ -8,22 +9,86 @@ import { PIGMENT_ROWS } from '@/data/pigments';
  * volume of medium over volume of the finished wet mixture (not per volume of paint).
  */
 const pigmentKeys = PIGMENT_ROWS.map((p) => p.key) as [string, ...string[]];
-const PARTS_MAX = 1000;
 
-const parts = z
+const PARTS_MAX = 1000;
+export const partsSchema = z
   .number({ error: 'Parts must be a number.' })
   .positive({ error: 'Parts must be above 0. Take the line out instead of setting it to nothing.' })
   .max(PARTS_MAX, { error: `Parts can be at most ${PARTS_MAX}.` });
 
-export const tubePartSchema = z.object({
-  parts,
-  pigment: z.enum(pigmentKeys, { error: 'No such pigment. Choose one from the pigment table.' }),
-  binder: z.enum(BINDER_KEYS, { error: 'No such binder. Choose one of the list.' }),
+export const pigmentKeySchema = z.enum(pigmentKeys, {
+  error: 'No such pigment. Choose one from the pigment table.',
+});
+export const binderKeySchema = z.enum(BINDER_KEYS, {
+  error: 'No such binder. Choose one of the list.',
 });
 
+const OIL_WT_MIN = 5;
+const OIL_WT_MAX = 90;
+const EXTENDER_MAX = 0.8;
+const FACTOR_MIN = 0.1;
+const FACTOR_MAX = 10;
+
+/**
+ * A tube of the painter's own: one pigment or several, extender, and what the painter knows better than
+ * the table. A recipe carries it whole, so that what was laid stays readable when the cabinet changes.
+ */
+export const ownTubeSchema = z.object({
+  id: z.string().min(1).max(80),
+  name: z
+    .string()
+    .trim()
+    .min(1, { error: 'The paint needs a name.' })
+    .max(60, { error: 'At most 60 letters.' }),
+  pigments: z
+    .array(z.object({ pigment: pigmentKeySchema, parts: partsSchema }))
+    .min(1, { error: 'A paint has at least one pigment.' })
+    .max(8, { error: 'A tube holds at most 8 pigments here.' }),
+  binder: binderKeySchema,
+  /** Extender, share of the solids by volume. */
+  extenderShare: z
+    .number({ error: 'Extender must be a number of %.' })
+    .min(0, { error: 'Extender cannot be below 0 %.' })
+    .max(EXTENDER_MAX, { error: 'Extender can be at most 80 % of the solids.' }),
+  /** Oil of the tube, % by weight; null: by the pigment table. */
+  oilWtPct: z
+    .number({ error: 'Oil must be a number of %.' })
+    .min(OIL_WT_MIN, { error: `Oil must be at least ${OIL_WT_MIN} % by weight.` })
+    .max(OIL_WT_MAX, { error: `Oil can be at most ${OIL_WT_MAX} % by weight.` })
+    .nullable(),
+  /** Multiplies the drying time of the oil; null: by the pigment table. */
+  dryingFactor: z
+    .number({ error: 'The drying factor must be a number.' })
+    .min(FACTOR_MIN, { error: `The drying factor must be at least ${FACTOR_MIN}.` })
+    .max(FACTOR_MAX, { error: `The drying factor can be at most ${FACTOR_MAX}.` })
+    .nullable(),
+  /** A white, tint or "hue" of which nobody says what is in it. */
+  makeUpUnknown: z.boolean(),
+});
+
+const tableTubeSchema = z.object({
+  parts: partsSchema,
+  pigment: pigmentKeySchema,
+  binder: binderKeySchema,
+});
+
+/** A tube as it is in the table, or one of the painter's own. */
+export const tubePartSchema = z.union([
+  z.object({ parts: partsSchema, own: ownTubeSchema }),
+  tableTubeSchema,
+]);
+
+const SOLIDS_MIN = 1;
+const SOLIDS_MAX = 95;
 export const mediumPartSchema = z.object({
-  parts,
+  parts: partsSchema,
   ingredient: z.enum(INGREDIENT_KEYS, { error: 'No such ingredient. Choose one of the list.' }),
+  /** Strength of a varnish, alkyd or wax medium, solids by weight %; absent: the usual strength. */
+  solidsWtPct: z
+    .number({ error: 'Solids must be a number of %.' })
+    .min(SOLIDS_MIN, { error: `Solids must be at least ${SOLIDS_MIN} % by weight.` })
+    .max(SOLIDS_MAX, { error: `Solids can be at most ${SOLIDS_MAX} % by weight.` })
+    .optional(),
 });
 
 export const THICKNESS_MAX_UM = 10000;
@@ -34,6 +99,13 @@ export const thicknessSchema = z
   .min(0.5, { error: 'Thickness must be at least 0.5 µm.' })
   .max(THICKNESS_MAX_UM, { error: `Thickness must be at most ${THICKNESS_MAX_UM} µm (10 mm).` });
 
+const VOLATILE = (ingredient: MediumPart['ingredient']): boolean => {
+  const { kind } = INGREDIENTS[ingredient];
+  return kind === 'solvent' || kind === 'drier' || kind === 'retarder';
+};
+
+export const binderOfPart = (part: TubePart) => ('own' in part ? part.own.binder : part.binder);
+
 export const recipeSchema = z
   .object({
     mix: z.array(tubePartSchema).max(12, { error: 'A mix holds at most 12 tubes.' }),
@@ -43,10 +115,24 @@ export const recipeSchema = z
       .min(0, { error: 'The share of medium cannot be below 0 %.' })
       .max(1, { error: 'The share of medium cannot be over 100 %.' }),
     thicknessUm: thicknessSchema,
+    /** What the coat is when it is not paint mixed on the palette; then mix and medium are empty. */
+    material: z
+      .enum(MATERIAL_KEYS, { error: 'No such material. Choose one of the list.' })
+      .optional(),
+    /** What the medium is called in the cabinet. */
+    mediumName: z.string().trim().min(1).max(60).optional(),
   })
   .superRefine((recipe, ctx) => {
     const issue = (path: string, message: string) =>
       ctx.addIssue({ code: 'custom', path: [path], message });
+    if (recipe.material !== undefined) {
+      if (recipe.mix.length > 0 || recipe.medium.length > 0 || recipe.mediumShare > 0)
+        issue(
+          'material',
+          'A coat of this kind has no mix and no medium. Take the paints out, or make it paint.',
+        );
+      return;
+    }
     if (recipe.mix.length === 0 && recipe.mediumShare < 1) {
       issue('mix', 'The mix is empty. Add a paint, or make it medium alone (100 %).');
     }
@@ -62,7 +148,7 @@ export const recipeSchema = z
         'A share of medium is set but the medium is empty. Add an ingredient or set the share to 0 %.',
       );
     }
-    const kinds = new Set(recipe.mix.map((part) => BINDERS[part.binder].kind === 'acrylic'));
+    const kinds = new Set(recipe.mix.map((part) => BINDERS[binderOfPart(part)].kind === 'acrylic'));
     if (kinds.size > 1) {
       issue(
         'mix',
@@ -81,28 +167,22 @@ export const recipeSchema = z
         'Acrylic paint takes water only. Take the oils and spirits out of the medium.',
       );
     }
-    if (!acrylic && watery && recipe.mix.some((part) => part.binder !== 'water-mixable')) {
+    if (!acrylic && watery && !recipe.mix.some((part) => binderOfPart(part) === 'water-mixable')) {
       issue(
         'medium',
         'Water goes only into acrylic or water-mixable paint. Use spirits, or take the water out.',
       );
     }
-    const allVolatile =
+    if (
       recipe.mix.length === 0 &&
       recipe.medium.length > 0 &&
-      recipe.medium.every((part) => VOLATILE.has(part.ingredient));
-    if (allVolatile) {
+      recipe.medium.every((part) => VOLATILE(part.ingredient))
+    ) {
       issue('medium', 'Spirits alone leave no film. Add an oil, a varnish or an alkyd medium.');
     }
   });
 
-const VOLATILE: ReadonlySet<string> = new Set([
-  'mineral-spirits',
-  'turpentine',
-  'spike-oil',
-  'water',
-]);
-
+export type OwnTube = z.infer<typeof ownTubeSchema>;
 export type TubePart = z.infer<typeof tubePartSchema>;
 export type MediumPart = z.infer<typeof mediumPartSchema>;
 export type Recipe = z.infer<typeof recipeSchema>;

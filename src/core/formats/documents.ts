@@ -1,22 +1,28 @@
 import { z } from 'zod';
 import { CoreError } from '../errors';
+import { issuesOf } from '../issues';
+import { CABINET_SCHEMA_VERSION, cabinetSchema, type Cabinet } from '../cabinet/schema';
 import { PAINTING_SCHEMA_VERSION, paintingSchema, type Painting } from '../painting/schema';
 import { migrate, type MigrationSteps } from './migrate';
 import { STUDIO_SCHEMA_VERSION, studioSchema, type Studio } from './studio';
 
-/** Steps from older versions. There is only one version yet; the next change adds its step here. */
-export const PAINTING_STEPS: MigrationSteps = {};
+/**
+ * Steps from older versions. Version 2 of a painting only allows more: own tubes, other materials, more
+ * grounds and supports, overruled rules; what version 1 said means the same.
+ */
+export const PAINTING_STEPS: MigrationSteps = { 1: (painting) => painting };
 export const STUDIO_STEPS: MigrationSteps = {};
-const EXPORT_STEPS: MigrationSteps = {};
+const CABINET_STEPS: MigrationSteps = {};
+/** The first edition had no cabinet. */
+const EXPORT_STEPS: MigrationSteps = { 1: (file) => ({ ...file, cabinet: null }) };
 
-export const EXPORT_SCHEMA_VERSION = 1;
+export const EXPORT_SCHEMA_VERSION = 2;
 export const EXPORT_FORMAT = 'tawny-hour';
 
 /** The first thing wrong, as "field: sentence". */
 export function firstIssue(error: z.ZodError): { where: string; message: string } {
-  const issue = error.issues[0];
-  const where = issue?.path.map(String).join('.') ?? '';
-  return { where: where || 'document', message: issue?.message ?? 'unreadable' };
+  const [issue] = issuesOf(error);
+  return { where: issue?.where || 'document', message: issue?.message ?? 'unreadable' };
 }
 
 function parse<T>(schema: z.ZodType<T>, document: unknown, what: string): T {
@@ -45,6 +51,13 @@ export const readStudio = (raw: unknown): Studio =>
     'The studio',
   );
 
+export const readCabinet = (raw: unknown): Cabinet =>
+  parse(
+    cabinetSchema,
+    migrate(raw, CABINET_SCHEMA_VERSION, CABINET_STEPS, 'The cabinet'),
+    'The cabinet',
+  );
+
 /** What is exported: one painting, or the whole studio with its settings. */
 export interface ExportFile {
   format: typeof EXPORT_FORMAT;
@@ -52,6 +65,7 @@ export interface ExportFile {
   exportedAt: string;
   kind: 'painting' | 'studio';
   studio: Studio | null;
+  cabinet: Cabinet | null;
   paintings: Painting[];
 }
 
@@ -63,6 +77,7 @@ const envelopeSchema = z.object({
   }),
   kind: z.enum(['painting', 'studio']),
   studio: z.unknown(),
+  cabinet: z.unknown(),
   paintings: z.array(z.unknown()).max(2000),
 });
 
@@ -71,12 +86,14 @@ export const exportFile = (
   paintings: Painting[],
   studio: Studio | null,
   exportedAt: string,
+  cabinet: Cabinet | null = null,
 ): ExportFile => ({
   format: EXPORT_FORMAT,
   schemaVersion: EXPORT_SCHEMA_VERSION,
   exportedAt,
   kind,
   studio,
+  cabinet,
   paintings,
 });
 
@@ -130,5 +147,9 @@ export function readExport(text: string): ExportFile {
       envelope.studio === null || envelope.studio === undefined
         ? null
         : readStudio(envelope.studio),
+    cabinet:
+      envelope.cabinet === null || envelope.cabinet === undefined
+        ? null
+        : readCabinet(envelope.cabinet),
   };
 }

@@ -1,5 +1,6 @@
 export {
   exportFile,
+  readCabinet,
   firstIssue,
   readExport,
   readPainting,

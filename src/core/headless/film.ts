@@ -23,6 +23,7 @@ export const compositionSchema = z.object({
   alkydMediumShare: fraction,
   alkydOfBinder: fraction,
   resinOfBinder: fraction,
+  waxOfFilm: fraction,
   dryDensityGPerMl: z.number(),
 });
 

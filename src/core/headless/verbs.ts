@@ -1,6 +1,11 @@
 import type { z } from 'zod';
+import { compatibilityVerb } from './compatibility';
 import { dryVerb } from './dry';
 import { filmVerb } from './film';
+import { mediumVerb } from './medium';
+import { quantityVerb } from './quantity';
+import { repairVerb } from './repair';
+import { transferVerb } from './transfer';
 import { verdictsVerb } from './verdicts';
 
 /** A verb of the command line: plain data in, plain data out, both with a schema. */
@@ -24,7 +29,16 @@ export function defineVerb<I, O>(verb: {
 }
 
 export const VERBS: Record<string, Verb> = Object.fromEntries(
-  [filmVerb, verdictsVerb, dryVerb].map((make) => {
+  [
+    filmVerb,
+    verdictsVerb,
+    dryVerb,
+    repairVerb,
+    compatibilityVerb,
+    mediumVerb,
+    quantityVerb,
+    transferVerb,
+  ].map((make) => {
     const verb = make(defineVerb);
     return [verb.name, verb];
   }),

@@ -1,170 +1,141 @@
 import {
-  dryingClock,
-  dryingTimes,
-  dryingWindows,
-  dryState,
-  paintSpeed,
-  type Below,
-  type PaintSpeed,
-} from '../drying';
-import {
-  addConstituents,
-  afterGroundLoss,
-  composition,
-  dryVolume,
-  filmOfRecipe,
-  isAcrylic,
-  type Composition,
-  type Constituents,
-} from '../film';
-import { filmLimits } from '../schools';
-import { groundFilms, groundReadyAtMs, surfaceOf } from './ground';
+  belowOnGround,
+  judgeSite,
+  withFilm,
+  type BelowSummary,
+  type Finding,
+  type RuleFilm,
+} from '../rules';
+import { layerOf } from './assess-layer';
+import { contextOf, type Context } from './context';
 import type { AssessOptions, Layer, PaintingAssessment, SiteStack } from './layer';
-import { coverOf, GROUND_COVER, pairOf } from './pair';
-import { reduceToFilms, type Film } from './reduce';
-import type { Coat, Painting } from './schema';
-import { eventsAt, inTimeOrder, plannedAt, sitesOf, type Site } from './sites';
+import { filmsOf, type Stack } from './reduce';
+import type { Painting } from './schema';
+import { historyAt, historyOf, inTimeOrder, sitesOf, type Site } from './sites';
 
-interface Context extends AssessOptions {
-  painting: Painting;
-  /** Work shared between passages: the same film of the same coat is reckoned once. */
-  filmOf: (recipe: Coat['recipe']) => Constituents;
-  compositionOf: (c: Constituents) => Composition;
-  speedOf: (c: Constituents) => PaintSpeed;
-  coats: Map<string, Coat>;
+const ruleFilm = (context: Context, layer: Layer): RuleFilm => ({
+  key: layer.film.key,
+  name: layer.film.name,
+  role: layer.film.role,
+  kept: layer.kept,
+  composition: layer.composition,
+  thicknessUm: layer.thicknessUm,
+  times: layer.times,
+  traits: context.traitsOf(layer.kept),
+  planned: layer.planned,
+  laidAtMs: layer.film.laidAtMs,
+  onto: layer.onto,
+  lossFraction: layer.film.lossFraction,
+  sanded: layer.film.reductions.some((r) => r.how === 'sanded'),
+  overruled: layer.film.overruled,
+});
+
+/** A film in its place, whatever comes above it but the time it is covered. */
+interface Placed {
+  layer: Layer;
+  film: RuleFilm;
+  /** What the rules are told of everything below the next film. */
+  above: BelowSummary;
 }
 
-function layerOf(context: Context, film: Film, below: Layer[], coveredAtMs: number | null): Layer {
-  const { handbook, climate, nowMs } = context;
-  const lower = below.at(-1);
-  // A couch planned with the paint that goes into it is one film: it waits as the couch does.
-  const onto = film.planned
-    ? (context.coats.get(film.coatIds[0] ?? '')?.onto ?? 'touch-dry')
-    : null;
-  const cover = lower ? coverOf(context, lower, film, onto) : GROUND_COVER;
-  const intoOpen =
-    film.planned &&
-    onto === 'wet' &&
-    lower !== undefined &&
-    !lower.planned &&
-    lower.state === 'open';
-  // Into an open film: the two become one, with one clock, and that is what the next coat is compared with.
-  const asLaid = intoOpen ? addConstituents(lower.film.asLaid, film.asLaid) : film.asLaid;
-  const under: Below = {
-    surface: film.surface,
-    cure: lower && !film.surface && !intoOpen ? cover.cure : 1,
-  };
-  const times = dryingTimes(
+/** Where a film lies, as far as it changes what is said: the same for many sites. */
+interface Place {
+  coveredAtMs: number | null;
+  top: boolean;
+  large: boolean;
+}
+
+function findingsOf(
+  context: Context,
+  { layer, film }: Omit<Placed, 'above'>,
+  lower: Layer | undefined,
+  below: BelowSummary,
+  { top, large }: Place,
+): Finding[] {
+  const { handbook, climate, painting, nowMs, groundReadyAtMs } = context;
+  const { cover, pair } = layer;
+  return judgeSite({
     handbook,
-    asLaid,
-    dryVolume(asLaid),
-    under,
     climate,
-    context.speedOf(asLaid),
-  );
-  const own = afterGroundLoss(film.asLaid, film.lossFraction);
-  const kept = intoOpen ? addConstituents(lower.kept, own) : own;
-  const clock =
-    film.laidAtMs === null
-      ? null
-      : dryingClock(handbook.constants, times.kind, climate, film.laidAtMs, coveredAtMs);
-  // What the painter added is a matter of the recipe, whatever the ground drank of it.
-  const figures =
-    kept === asLaid
-      ? context.compositionOf(kept)
-      : {
-          ...context.compositionOf(kept),
-          addedOilRatio: context.compositionOf(asLaid).addedOilRatio,
-        };
-  const thicknessUm = dryVolume(own);
-  const layer: Layer = {
+    support: painting.support,
+    ground: painting.ground,
+    groundReadyAtMs,
+    large,
     film,
-    planned: film.planned,
-    onto,
-    kept,
-    composition: figures,
-    thicknessUm,
-    times,
-    judged: {
-      composition: figures,
-      tubes: kept.tubes,
-      thicknessUm,
-      times,
-      acrylic: isAcrylic(kept),
-    },
-    windows: clock ? dryingWindows(handbook.constants, times, clock) : null,
-    state: clock ? dryState(handbook.constants, times, clock.doseAt(nowMs)) : 'planned',
-    coveredAtMs,
-    limits: [],
-    pair: null,
-  };
-  layer.limits = filmLimits(handbook, layer.judged);
-  layer.pair = pairOf(
-    context,
-    context.painting.ground.kind === 'old-painting',
     below,
-    layer,
-    cover,
-  );
-  return layer;
-}
-
-function assessSite(context: Context, ordered: Painting['events'], site: Site): SiteStack {
-  const { painting, handbook, filmOf } = context;
-  const films = reduceToFilms(
-    handbook,
-    surfaceOf(painting.ground),
-    groundFilms(painting.ground),
-    eventsAt(ordered, site),
-    plannedAt(painting, site),
-    filmOf,
-  );
-  const layers: Layer[] = [];
-  films.forEach((film, i) => {
-    layers.push(layerOf(context, film, layers, films[i + 1]?.laidAtMs ?? null));
+    lowerTouchDry: cover.touchDry,
+    lowerThroughDry: pair?.lowerThroughDry ?? cover.throughDry,
+    lowerTouchRatio: lower ? cover.dose / lower.times.touch.median : Infinity,
+    trapIndex: pair?.trapIndex ?? null,
+    atMs: layer.film.laidAtMs ?? nowMs,
+    top,
+    intoOpen: pair?.intoOpen ?? false,
   });
-  return { site, layers };
 }
 
-const memoized = <K extends object, V>(compute: (key: K) => V): ((key: K) => V) => {
-  const cache = new Map<K, V>();
-  return (key) => {
-    const known = cache.get(key);
-    if (known !== undefined) return known;
-    const value = compute(key);
-    cache.set(key, value);
-    return value;
-  };
-};
+interface Known extends Place, Placed {}
 
-function contextOf(painting: Painting, { handbook, climate, nowMs }: AssessOptions): Context {
-  return {
-    handbook,
-    climate,
-    nowMs,
-    painting,
-    filmOf: memoized((recipe) => filmOfRecipe(handbook, recipe)),
-    compositionOf: memoized((c) => composition(handbook, c)),
-    speedOf: memoized((c) => paintSpeed(handbook, c)),
-    coats: new Map(painting.coats.map((coat) => [coat.id, coat])),
+/**
+ * Reckons films in their places, each once: two sites that share a chain of films share its layers, unless one
+ * of them covers the film at another time.
+ */
+function placer(context: Context) {
+  const known = new Map<Stack, Known[]>();
+  const onGround = belowOnGround(context.painting.ground);
+  return (stack: Stack, layers: Layer[], lower: Placed | null, place: Place): Placed => {
+    const entries = known.get(stack) ?? [];
+    const found = entries.find(
+      (k) => k.coveredAtMs === place.coveredAtMs && k.top === place.top && k.large === place.large,
+    );
+    if (found) return found;
+    const below = lower?.above ?? onGround;
+    const layer = layerOf(context, stack.film, layers, place.coveredAtMs);
+    const film = ruleFilm(context, layer);
+    layer.findings = findingsOf(context, { layer, film }, lower?.layer, below, place);
+    const made: Known = { layer, film, above: withFilm(below, film, context.handbook), ...place };
+    known.set(stack, [...entries, made]);
+    return made;
   };
 }
 
 /**
  * Everything that can be said of a painting at one moment: the films of every passage and spot, their
- * figures, state and windows, and the verdict of every school on every pair.
+ * figures, state and windows, the verdict of every school on every pair and what the compatibility rules say.
  *
  * Pure: `nowMs` (ms since the epoch) and the climate are arguments. Linear in coats x passages.
  */
 export function assessPainting(painting: Painting, options: AssessOptions): PaintingAssessment {
   const context = contextOf(painting, options);
   const ordered = inTimeOrder(painting.events);
+  const placed = placer(context);
+  const assessSite = (
+    site: Site,
+    history: ReturnType<typeof historyOf>,
+    share: number,
+  ): SiteStack => {
+    const { events, planned } = historyAt(history, site);
+    const films = filmsOf(context.stacks.stackOf(events, planned));
+    const large = site.share * share >= context.handbook.constants.largeShare;
+    const layers: Layer[] = [];
+    let lower: Placed | null = null;
+    films.forEach((stack, i) => {
+      const above = films[i + 1];
+      lower = placed(stack, layers, lower, {
+        coveredAtMs: above?.film.laidAtMs ?? null,
+        top: above === undefined,
+        large,
+      });
+      layers.push(lower.layer);
+    });
+    return { site, layers };
+  };
   return {
     painting,
-    groundReadyAtMs: groundReadyAtMs(options.handbook, painting.ground),
+    groundReadyAtMs: context.groundReadyAtMs,
     passages: painting.passages.map((passage) => {
-      const [base, ...spots] = sitesOf(painting, passage.id, ordered).map((site) =>
-        assessSite(context, ordered, site),
+      const history = historyOf(painting, passage.id, ordered);
+      const [base, ...spots] = sitesOf(passage.id, history).map((site) =>
+        assessSite(site, history, passage.share),
       );
       return { passage, base: base!, spots };
     }),

@@ -1,4 +1,5 @@
 import { CoreError } from '../errors';
+import { groundLaidAtMs } from './ground';
 import { changed, coatOf, pastMs, requirePassages, type Making } from './making';
 import type { Coat, HowReduced, Painting, PaintingEvent, Spot } from './schema';
 import { unlaidPassages } from './sites';
@@ -51,8 +52,7 @@ export function layCoat(painting: Painting, laying: Laying, making: Making): Pai
       `"${coat.name}" is not waiting to be laid on ${name}. Choose another passage, or add a coat.`,
     );
   }
-  const ground =
-    painting.ground.kind === 'oil-ground' ? Date.parse(painting.ground.laidAt) : -Infinity;
+  const ground = groundLaidAtMs(painting.ground) ?? -Infinity;
   if (Date.parse(laying.at) < ground) {
     throw new CoreError(
       'order',
@@ -71,6 +71,7 @@ export function layCoat(painting: Painting, laying: Laying, making: Making): Pai
     name: coat.name,
     role: coat.role,
     recipe: coat.recipe,
+    ...(coat.overruled ? { overruled: coat.overruled } : {}),
   };
   return changed(painting, making, { events: [...painting.events, event] });
 }

@@ -22,11 +22,12 @@ export {
   changeParticulars,
   followSchool,
   moveCoat,
+  overruleCoat,
   removeCoat,
   type Particulars,
 } from './plan';
 export { startPainting, type NewPainting } from './start';
-export { gessoThicknessUm } from './ground';
+export { gessoThicknessUm, groundReadyAtMs, isOilGround } from './ground';
 export { mergePaintings } from './merge';
 export { groundNotes } from './notes';
 export type { Film } from './reduce';
@@ -35,7 +36,10 @@ export {
   COAT_ROLES,
   coatSchema,
   groundSchema,
+  GROUND_WHITES,
   HOW_REDUCED,
+  OLD_SURFACES,
+  SIZES,
   ONTO,
   PAINTING_SCHEMA_VERSION,
   paintingSchema,
@@ -49,6 +53,7 @@ export {
   type HowReduced,
   type LaidEvent,
   type Onto,
+  type Overrule,
   type Painting,
   type PaintingEvent,
   type Passage,

@@ -1,13 +1,9 @@
 import type { Climate, DryingTimes, DryingWindows, DryState } from '../drying';
 import type { Composition, Constituents } from '../film';
 import type { Handbook } from '../handbook';
-import {
-  measureOf,
-  type FilmLimit,
-  type JudgedFilm,
-  type SchoolKey,
-  type SchoolVerdict,
-} from '../schools';
+import { measureOf, type JudgedFilm, type SchoolKey, type SchoolVerdict } from '../schools';
+import type { Finding } from '../rules';
+import type { Cover } from './pair';
 import type { Film } from './reduce';
 import type { Onto, Painting, Passage } from './schema';
 import type { Site } from './sites';
@@ -25,6 +21,8 @@ export interface PairAssessment {
   intoOpen: boolean;
   /** Planned into the wet, but the film below is open no longer. */
   missedWet: boolean;
+  /** How badly the lower film is shut in; null where it is not known. */
+  trapIndex: number | null;
   bySchool: Record<SchoolKey, SchoolVerdict>;
 }
 
@@ -43,7 +41,10 @@ export interface Layer {
   windows: DryingWindows | null;
   state: DryState | 'planned';
   coveredAtMs: number | null;
-  limits: FilmLimit[];
+  /** What the compatibility rules say to it, gravest first. */
+  findings: Finding[];
+  /** The film below at the moment this one goes on. */
+  cover: Cover;
   /** Null for the lowest film on gesso. */
   pair: PairAssessment | null;
 }

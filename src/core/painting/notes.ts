@@ -1,18 +1,19 @@
+import { RULE_TEXTS } from '@/data/rule-texts';
+import type { RuleKey } from '@/data/rules';
 import type { Ground } from './schema';
 
-/** What to heed about a ground before the first coat. Sources: common practice and conservators' advice, from memory. */
-export function groundNotes(ground: Ground): string[] {
-  switch (ground.kind) {
-    case 'acrylic-gesso':
-      return [
-        'Acrylic gesso: leave it a day before oil, three in damp air or after several coats. Wear a dust mask to sand.',
-      ];
-    case 'oil-ground':
-      return ['Oil ground: four weeks at least before the first coat. No acrylic on it, ever.'];
-    case 'old-painting':
-      return [
-        'Old oil paint: clean and degrease it, look for varnish or wax, dull a gloss lightly, try a small patch first. Never sand paint that may hold lead.',
-        'Oil from the first stroke: acrylic does not hold on it.',
-      ];
-  }
-}
+const RULES_OF_GROUND: Record<Ground['kind'], RuleKey[]> = {
+  'acrylic-gesso': ['acrylic-ground-fresh', 'acrylic-ground'],
+  'chalk-glue': ['chalk-ground', 'chalk-ground-fresh'],
+  'oil-ground': ['oil-ground-fresh', 'acrylic-over-oil'],
+  'alkyd-ground': ['alkyd-ground-fresh', 'acrylic-over-oil'],
+  'old-painting': ['old-painting', 'old-painting-lead', 'acrylic-over-oil'],
+  bare: ['bare-support', 'size-moves'],
+};
+
+/** What to heed about a kind of ground before the first coat, in the words of the rules that will speak. */
+export const groundNotes = (kind: Ground['kind']): string[] =>
+  RULES_OF_GROUND[kind].map((rule) => {
+    const { title, says, mend } = RULE_TEXTS[rule];
+    return `${title}: ${says.charAt(0).toLowerCase()}${says.slice(1)} ${mend}`;
+  });

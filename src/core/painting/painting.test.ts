@@ -82,7 +82,7 @@ describe('methods', () => {
             false,
           ]);
           expect(
-            layer.limits.filter((l) => l.verdict === 'fail' || l.verdict === 'caution'),
+            layer.findings.filter((f) => f.severity === 'forbid' && f.rule !== 'zinc-below'),
           ).toEqual([]);
         }
       }
@@ -139,7 +139,7 @@ describe('bad paintings name the field', () => {
       { support: { ...p.support, widthMm: 0 } },
       /^support.widthMm: A side must be at least 2 cm/,
     ],
-    ['bare ground', { ground: { kind: 'bare' } }, /^ground.*Bare support is refused: oil rots/],
+    ['a ground of nothing', { ground: { kind: 'thin air' } }, /^ground.*must be acrylic gesso/],
     [
       'half a coat of gesso',
       { ground: { kind: 'acrylic-gesso', coats: 1.5 } },

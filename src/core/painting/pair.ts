@@ -1,5 +1,6 @@
 import { cureFraction, dryingClock, quantileOf } from '../drying';
 import { isThinCouch, judgeByAll, type FilmPair, type JudgedFilm } from '../schools';
+import { isPassedOver } from '../film';
 import type { AssessOptions, Layer, PairAssessment } from './layer';
 import type { Film } from './reduce';
 import type { Onto } from './schema';
@@ -15,9 +16,12 @@ const UNKNOWN_FILM: JudgedFilm = {
   thicknessUm: 0,
   times: null,
   acrylic: false,
+  material: null,
 };
 
 export interface Cover {
+  /** Dose the lower film has had by then, reference-days. */
+  dose: number;
   cure: number;
   touchDry: boolean;
   throughDry: boolean;
@@ -53,6 +57,7 @@ export function coverOf(
       ? clock.doseAt(upper.laidAtMs)
       : Math.max(clock ? clock.doseAt(context.nowMs) : 0, quantileDose());
   return {
+    dose,
     cure: cureFraction(times, dose),
     touchDry: dose >= times.touch.median,
     throughDry: dose >= times.through.median,
@@ -60,7 +65,25 @@ export function coverOf(
 }
 
 /** Below the first film: gesso and old paintings do not move any more. */
-export const GROUND_COVER: Cover = { cure: 1, touchDry: true, throughDry: true };
+export const GROUND_COVER: Cover = { dose: Infinity, cure: 1, touchDry: true, throughDry: true };
+
+/** A film that a stroke's verdict looks through: a wiped couch left to dry, a drawing, a retouch. */
+const looksThrough = (layer: Layer, handbook: AssessOptions['handbook']): boolean =>
+  isPassedOver(layer.kept) || isThinCouch(layer.judged, handbook);
+
+/** The nearest film below that has a body of its own; the index, -1 when there is none. */
+function bodyBelow(below: Layer[], handbook: AssessOptions['handbook']): number {
+  let i = below.length - 1;
+  while (i >= 0 && looksThrough(below[i]!, handbook)) i -= 1;
+  return i;
+}
+
+/**
+ * How much of the lower film's drying is still to come when it is covered, over the drying time of the cover:
+ * max(0, through(low) - dose)/through(up). Large: the upper closes over a film that still moves. House index.
+ */
+export const trapIndexOf = (lower: Layer, upper: Layer, dose: number): number =>
+  Math.max(0, lower.times.through.median - dose) / upper.times.through.median;
 
 export function pairOf(
   context: AssessOptions,
@@ -71,29 +94,29 @@ export function pairOf(
 ): PairAssessment | null {
   const { handbook } = context;
   const direct = below.at(-1);
-  const overThinCouch =
-    direct !== undefined && below.length > 1 && isThinCouch(direct.judged, handbook);
-  const lower = overThinCouch ? below.at(-2) : direct;
+  const i = bodyBelow(below, handbook);
+  // A couch on the bare ground is the film that paint is judged against, thin as it is.
+  const lower = below[i] ?? (direct && !isPassedOver(direct.kept) ? direct : undefined);
+  const through = lower !== direct;
   if (!lower && !onOldPainting) return null;
+  const lowerCover = through && lower ? coverOf(context, lower, upper.film, upper.onto) : cover;
   const pair: FilmPair = {
     lower: lower ? lower.judged : UNKNOWN_FILM,
     upper: upper.judged,
     lowerTouchDry: cover.touchDry,
-    lowerThroughDry:
-      overThinCouch && lower ? throughDryUnderCouch(context, lower, upper) : cover.throughDry,
+    lowerThroughDry: lowerCover.throughDry,
   };
   const wet = upper.planned && upper.onto === 'wet' && direct !== undefined && !direct.planned;
+  const known = lower !== undefined && upper.judged.times !== null;
   return {
     againstKey: lower?.film.key ?? null,
     againstName: lower?.film.name ?? 'old painting',
     lowerTouchDry: pair.lowerTouchDry,
     lowerThroughDry: pair.lowerThroughDry,
-    overThinCouch,
+    overThinCouch: through && direct !== undefined && !isPassedOver(direct.kept),
     intoOpen: wet && direct.state === 'open',
     missedWet: wet && direct.state !== 'open',
+    trapIndex: known ? trapIndexOf(lower, upper, lowerCover.dose) : null,
     bySchool: judgeByAll(handbook, pair),
   };
 }
-
-const throughDryUnderCouch = (context: AssessOptions, lower: Layer, upper: Layer): boolean =>
-  coverOf(context, lower, upper.film, upper.onto).throughDry;

@@ -1,3 +1,4 @@
+import type { RuleKey } from '@/data/rules';
 import type { SchoolKey } from '../schools';
 import { changed, coatOf, requirePassages, type Making } from './making';
 import type { Coat, Painting } from './schema';
@@ -85,3 +86,17 @@ export const changeParticulars = (
   particulars: Particulars,
   making: Pick<Making, 'now'>,
 ): Painting => changed(painting, making, particulars);
+
+/** Keep a reason for going against a rule with a coat; null takes it back. The caller validates the reason. */
+export function overruleCoat(
+  painting: Painting,
+  coatId: string,
+  rule: RuleKey,
+  reason: string | null,
+  making: Pick<Making, 'now'>,
+): Painting {
+  const coat = coatOf(painting, coatId);
+  const others = (coat.overruled ?? []).filter((o) => o.rule !== rule);
+  const overruled = reason === null ? others : [...others, { rule, reason, at: making.now }];
+  return changeCoat(painting, { ...coat, overruled }, false, making);
+}

@@ -3,14 +3,16 @@ import type { AbsorbingSurface } from '@/data/grounds';
 import {
   addConstituents,
   dryVolume,
-  filmOfRecipe,
   groundLossFraction,
   isAcrylic,
+  isPassedOver,
   scaleConstituents,
   type Constituents,
 } from '../film';
 import type { Handbook } from '../handbook';
-import type { Coat, CoatRole, HowReduced, PaintingEvent } from './schema';
+import type { Coat, CoatRole, HowReduced, Overrule, PaintingEvent } from './schema';
+
+const NONE_OVERRULED: Overrule[] = [];
 
 /**
  * A film: what is there, after coats were merged and removed. Coats are what the painter did.
@@ -36,6 +38,8 @@ export interface Film {
   paintedOut: boolean;
   /** More than one coat, wet into wet. */
   merged: boolean;
+  /** What the painter overruled for the coats in it. */
+  overruled: Overrule[];
 }
 
 /** A painter names a couch and the paint in it by the paint. */
@@ -46,15 +50,26 @@ const mergedName = (lower: Film, name: string, role: CoatRole): Pick<Film, 'name
   return { name: `${lower.name} + ${name.charAt(0).toLowerCase()}${name.slice(1)}`, role };
 };
 
+/**
+ * A stack of films as a chain from the top down. Never changed, so that passages which share their first
+ * coats share the chain, and what was reckoned for it.
+ */
+export interface Stack {
+  film: Film;
+  below: Stack | null;
+}
+
 function surfaceFor(
-  films: Film[],
+  top: Stack | null,
   ground: AbsorbingSurface,
   film: Constituents,
 ): AbsorbingSurface | null {
-  const below = films.at(-1);
-  if (!below) return ground;
+  // A drawing or a varnish drinks nothing: the ground below does.
+  let node = top;
+  while (node && isPassedOver(node.film.asLaid)) node = node.below;
+  if (!node) return ground;
   // Acrylic paint is a ground to the first oil on it.
-  return isAcrylic(below.asLaid) && !isAcrylic(film) ? 'acrylic' : null;
+  return isAcrylic(node.film.asLaid) && !isAcrylic(film) ? 'acrylic' : null;
 }
 
 interface Laying {
@@ -65,15 +80,26 @@ interface Laying {
   film: Constituents;
   laidAtMs: number | null;
   intoWet: boolean;
+  overruled: Overrule[];
 }
 
 /** Put a coat on a stack: as a film of its own, or into the top film, which then starts again. */
-function lay(handbook: Handbook, films: Film[], ground: AbsorbingSurface, laying: Laying): void {
-  const top = films.at(-1);
+function lay(
+  handbook: Handbook,
+  stack: Stack | null,
+  ground: AbsorbingSurface,
+  laying: Laying,
+): Stack {
+  const top = stack?.film;
   const merges =
-    laying.intoWet && top !== undefined && isAcrylic(top.asLaid) === isAcrylic(laying.film);
+    laying.intoWet &&
+    top !== undefined &&
+    // Pastel, tempera or varnish never becomes one film with paint.
+    top.asLaid.material === null &&
+    laying.film.material === null &&
+    isAcrylic(top.asLaid) === isAcrylic(laying.film);
   const asLaid = merges ? addConstituents(top.asLaid, laying.film) : laying.film;
-  const surface = merges ? top.surface : surfaceFor(films, ground, laying.film);
+  const surface = merges ? top.surface : surfaceFor(stack, ground, laying.film);
   const named = merges ? mergedName(top, laying.name, laying.role) : laying;
   const film: Film = {
     key: merges ? top.key : laying.key,
@@ -89,60 +115,81 @@ function lay(handbook: Handbook, films: Film[], ground: AbsorbingSurface, laying
     reductions: merges ? top.reductions : [],
     paintedOut: false,
     merged: merges,
+    overruled: merges ? [...top.overruled, ...laying.overruled] : laying.overruled,
   };
-  if (merges) films[films.length - 1] = film;
-  else films.push(film);
+  return { film, below: merges ? stack!.below : stack };
 }
 
 /** Take a fraction of the top film away. What is left keeps its clock and its share of loss to the ground. */
-function reduceTop(films: Film[], event: Extract<PaintingEvent, { kind: 'reduced' }>): void {
-  const top = films.at(-1);
-  if (!top) return;
+function reduceTop(
+  { film: top, below }: Stack,
+  event: Extract<PaintingEvent, { kind: 'reduced' }>,
+): Stack {
   const left = LEFT_FRACTION[event.left].value;
   const asLaid = left === 1 ? top.asLaid : scaleConstituents(top.asLaid, left);
-  films[films.length - 1] = {
-    ...top,
-    asLaid,
-    thicknessAsLaidUm: dryVolume(asLaid),
-    reductions: [...top.reductions, { how: event.how, atMs: Date.parse(event.at) }],
-    paintedOut: top.paintedOut || event.how === 'painted-out',
+  return {
+    film: {
+      ...top,
+      asLaid,
+      thicknessAsLaidUm: dryVolume(asLaid),
+      reductions: [...top.reductions, { how: event.how, atMs: Date.parse(event.at) }],
+      paintedOut: top.paintedOut || event.how === 'painted-out',
+    },
+    below,
   };
 }
 
-/**
- * Reduce what the painter did at one site to the films that are there, then put the planned coats on.
- * @param events of this site, in the order they happened
- * @param planned coats of this site still to come, in the order of the plan
- * @param bottom films that were there before the painter began (an oil ground)
- */
-export function reduceToFilms(
+/** A stack after some of the entries, and the stacks that further entries make of it. */
+interface Step {
+  stack: Stack | null;
+  next: Map<string, Step> | null;
+}
+
+export interface StackBuilder {
+  /**
+   * Reduce what the painter did at one site to the films that are there, then put the planned coats on.
+   * Sites that begin with the same entries get the same chain of films.
+   * @param events of this site, in the order they happened
+   * @param planned coats of this site still to come, in the order of the plan
+   */
+  stackOf(events: PaintingEvent[], planned: Coat[]): Stack | null;
+}
+
+/** @param bottom the film that was there before the painter began (an oil ground), or null */
+export function stackBuilder(
   handbook: Handbook,
   ground: AbsorbingSurface,
-  bottom: Film[],
-  events: PaintingEvent[],
-  planned: Coat[],
-  filmOf: (recipe: Coat['recipe']) => Constituents = (recipe) => filmOfRecipe(handbook, recipe),
-): Film[] {
-  const films = [...bottom];
-  for (const event of events) {
-    const bare = films.length === bottom.length;
-    if (event.kind === 'reduced') {
-      if (!bare) reduceTop(films, event);
-      continue;
-    }
-    lay(handbook, films, ground, {
+  bottom: Film | null,
+  filmOf: (recipe: Coat['recipe']) => Constituents,
+): StackBuilder {
+  const bare: Stack | null = bottom && { film: bottom, below: null };
+  const root: Step = { stack: bare, next: null };
+
+  const after = (step: Step, id: string, change: (stack: Stack | null) => Stack | null): Step => {
+    const known = step.next?.get(id);
+    if (known) return known;
+    const made: Step = { stack: change(step.stack), next: null };
+    step.next ??= new Map();
+    step.next.set(id, made);
+    return made;
+  };
+
+  const happened = (stack: Stack | null, event: PaintingEvent): Stack | null => {
+    if (event.kind === 'reduced') return stack === bare || !stack ? stack : reduceTop(stack, event);
+    return lay(handbook, stack, ground, {
       key: event.id,
       coatId: event.coatId,
       name: event.name,
       role: event.role,
       film: filmOf(event.recipe),
       laidAtMs: Date.parse(event.at),
-      intoWet: event.intoWet && !bare,
+      intoWet: event.intoWet && stack !== bare,
+      overruled: event.overruled ?? NONE_OVERRULED,
     });
-  }
-  const laidCount = films.length;
-  for (const coat of planned) {
-    lay(handbook, films, ground, {
+  };
+
+  const meant = (stack: Stack | null, coat: Coat): Stack =>
+    lay(handbook, stack, ground, {
       key: coat.id,
       coatId: coat.id,
       name: coat.name,
@@ -150,8 +197,23 @@ export function reduceToFilms(
       film: filmOf(coat.recipe),
       laidAtMs: null,
       // A planned coat merges with the planned coat it is meant to go into; a laid film stays as it is.
-      intoWet: coat.onto === 'wet' && films.length > laidCount,
+      intoWet: coat.onto === 'wet' && stack !== null && stack.film.planned,
+      overruled: coat.overruled ?? NONE_OVERRULED,
     });
-  }
-  return films;
+
+  return {
+    stackOf(events, planned) {
+      let step = root;
+      for (const event of events) step = after(step, event.id, (stack) => happened(stack, event));
+      for (const coat of planned) step = after(step, `plan:${coat.id}`, (s) => meant(s, coat));
+      return step.stack;
+    },
+  };
+}
+
+/** The films of a stack, the lowest first. */
+export function filmsOf(stack: Stack | null): Stack[] {
+  const films: Stack[] = [];
+  for (let node = stack; node; node = node.below) films.push(node);
+  return films.reverse();
 }

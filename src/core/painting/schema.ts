@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { APPLICATION_KEYS, LEFT_FRACTION, type Left } from '@/data/applications';
 import { METHOD_KEYS } from '@/data/methods';
+import { RULE_KEYS } from '@/data/rules';
 import { recipeSchema } from '../film';
 import { SCHOOL_KEYS } from '../schools';
 
 /** A painting as it is kept: what was planned and what was done. What the film is now is derived, never stored. */
-export const PAINTING_SCHEMA_VERSION = 1;
+export const PAINTING_SCHEMA_VERSION = 2;
 
 const id = z.string().min(1).max(80);
 const timestamp = z.iso.datetime({
@@ -19,30 +20,65 @@ const side = z
   .min(SIDE_MIN_MM, { error: 'A side must be at least 2 cm.' })
   .max(SIDE_MAX_MM, { error: 'A side must be at most 20 m.' });
 
-export const SUPPORT_KINDS = ['canvas', 'linen', 'wood-panel', 'fibreboard-panel'] as const;
+export const SUPPORT_KINDS = [
+  'canvas',
+  'linen',
+  'wood-panel',
+  'fibreboard-panel',
+  'metal-panel',
+] as const;
 export const supportSchema = z.object({
   kind: z.enum(SUPPORT_KINDS),
   widthMm: side,
   heightMm: side,
+  /** Panels: sized on faces and edges. Absent: taken to be. */
+  sealed: z.boolean().optional(),
 });
+
+const gessoCoats = z
+  .number({ error: 'The number of coats must be a number.' })
+  .int({ error: 'The number of coats must be whole.' })
+  .min(1, { error: 'At least one coat of gesso.' })
+  .max(12, { error: 'At most 12 coats of gesso.' });
+/** When a ground was finished, where the painter knows. */
+const finishedAt = timestamp.optional();
+/** Sanded or polished until it has no tooth. */
+const smooth = z.boolean().optional();
+
+export const SIZES = ['none', 'glue', 'acrylic'] as const;
+export const OLD_SURFACES = ['matt', 'glossy', 'varnished', 'waxed'] as const;
+export const GROUND_WHITES = ['titanium', 'lead', 'zinc'] as const;
 
 export const groundSchema = z.discriminatedUnion(
   'kind',
   [
     z.object({
       kind: z.literal('acrylic-gesso'),
-      coats: z
-        .number({ error: 'The number of coats must be a number.' })
-        .int({ error: 'The number of coats must be whole.' })
-        .min(1, { error: 'At least one coat of gesso.' })
-        .max(12, { error: 'At most 12 coats of gesso.' }),
+      coats: gessoCoats,
+      laidAt: finishedAt,
+      smooth,
     }),
-    z.object({ kind: z.literal('oil-ground'), laidAt: timestamp }),
-    z.object({ kind: z.literal('old-painting'), paintedAt: timestamp }),
+    z.object({ kind: z.literal('chalk-glue'), coats: gessoCoats, laidAt: finishedAt, smooth }),
+    z.object({
+      kind: z.literal('oil-ground'),
+      laidAt: timestamp,
+      white: z.enum(GROUND_WHITES).optional(),
+      smooth,
+    }),
+    z.object({ kind: z.literal('alkyd-ground'), laidAt: timestamp, smooth }),
+    z.object({
+      kind: z.literal('old-painting'),
+      paintedAt: timestamp,
+      surface: z.enum(OLD_SURFACES).optional(),
+      /** Whether there may be lead, or zinc, in it. */
+      lead: z.boolean().optional(),
+      zinc: z.boolean().optional(),
+    }),
+    z.object({ kind: z.literal('bare'), size: z.enum(SIZES) }),
   ],
   {
     error:
-      'The ground must be acrylic gesso, an oil ground or an old painting. Bare support is refused: oil rots the fibres of canvas and sinks into wood.',
+      'The ground must be acrylic gesso, chalk-glue, an oil or alkyd ground, an old painting, or bare support with its size.',
   },
 );
 
@@ -62,6 +98,7 @@ export const passageSchema = z.object({ id, name, share });
 export const spotSchema = z.object({ name, share });
 
 export const COAT_ROLES = [
+  'drawing',
   'tone',
   'underpainting',
   'block-in',
@@ -70,8 +107,20 @@ export const COAT_ROLES = [
   'glaze',
   'scumble',
   'oiling-out',
+  'varnish',
 ] as const;
 export const ONTO = ['touch-dry', 'through-dry', 'wet'] as const;
+
+/** A rule the painter goes against, knowingly: which, why, and when that was decided. */
+export const overruleSchema = z.object({
+  rule: z.enum(RULE_KEYS),
+  reason: z
+    .string()
+    .trim()
+    .min(3, { error: 'Say why, in a few words.' })
+    .max(300, { error: 'At most 300 letters.' }),
+  at: timestamp,
+});
 
 export const coatSchema = z.object({
   id,
@@ -84,9 +133,10 @@ export const coatSchema = z.object({
   onto: z.enum(ONTO),
   /** Planned as a spot of its passages, not all of them. */
   spot: spotSchema.nullable(),
+  overruled: z.array(overruleSchema).max(40).optional(),
 });
 
-export const HOW_REDUCED = ['wiped', 'scraped', 'painted-out'] as const;
+export const HOW_REDUCED = ['wiped', 'scraped', 'sanded', 'painted-out'] as const;
 const LEFT = Object.keys(LEFT_FRACTION) as [Left, ...Left[]];
 
 export const laidEventSchema = z.object({
@@ -102,6 +152,7 @@ export const laidEventSchema = z.object({
   name,
   role: z.enum(COAT_ROLES),
   recipe: recipeSchema,
+  overruled: z.array(overruleSchema).max(40).optional(),
 });
 
 export const reducedEventSchema = z.object({
@@ -199,6 +250,7 @@ export type PaintingEvent = z.infer<typeof eventSchema>;
 export type LaidEvent = z.infer<typeof laidEventSchema>;
 export type ReducedEvent = z.infer<typeof reducedEventSchema>;
 export type CoatRole = Coat['role'];
+export type Overrule = z.infer<typeof overruleSchema>;
 export type Onto = Coat['onto'];
 export type HowReduced = ReducedEvent['how'];
 

@@ -54,12 +54,31 @@ export const plannedCoats = (painting: Painting, passageId: string): Coat[] =>
     (coat) => coat.passageIds.includes(passageId) && !isLaid(painting, coat, passageId),
   );
 
-/** The passage and every spot that was laid, or is planned, on it, in the order they came; the last share holds. */
-export function sitesOf(
+/** What was done, and what is still meant, on one passage. */
+export interface PassageHistory {
+  /** In the order they happened. */
+  events: PaintingEvent[];
+  /** In the order of the plan. */
+  planned: Coat[];
+}
+
+/** @param ordered the painting's events in the order they happened */
+export const historyOf = (
   painting: Painting,
   passageId: string,
   ordered: PaintingEvent[] = inTimeOrder(painting.events),
-): Site[] {
+): PassageHistory => ({
+  events: ordered.filter((event) =>
+    event.kind === 'laid' ? event.passageIds.includes(passageId) : event.passageId === passageId,
+  ),
+  planned: plannedCoats(painting, passageId),
+});
+
+const spotOf = (event: PaintingEvent): string | null =>
+  event.kind === 'laid' ? (event.spot?.name ?? null) : event.spotName;
+
+/** The passage and every spot that was laid, or is planned, on it, in the order they came; the last share holds. */
+export function sitesOf(passageId: string, { events, planned }: PassageHistory): Site[] {
   const sites: Site[] = [{ passageId, spotName: null, share: 1 }];
   const add = (spot: { name: string; share: number } | null) => {
     if (!spot) return;
@@ -67,26 +86,20 @@ export function sitesOf(
     if (known) known.share = spot.share;
     else sites.push({ passageId, spotName: spot.name, share: spot.share });
   };
-  for (const event of ordered) {
-    if (event.kind === 'laid' && event.passageIds.includes(passageId)) add(event.spot);
-  }
-  for (const coat of plannedCoats(painting, passageId)) add(coat.spot);
+  for (const event of events) if (event.kind === 'laid') add(event.spot);
+  for (const coat of planned) add(coat.spot);
   return sites;
 }
 
-/** Whether a coat or an entry concerns a site: all of the passage does, another spot of it does not. */
-const concerns = (spotName: string | null, site: Site): boolean =>
-  spotName === null || sameSpot(spotName, site.spotName);
-
-export const plannedAt = (painting: Painting, site: Site): Coat[] =>
-  plannedCoats(painting, site.passageId).filter((coat) => concerns(coat.spot?.name ?? null, site));
-
-export const eventsAt = (ordered: PaintingEvent[], site: Site): PaintingEvent[] =>
-  ordered.filter((event) =>
-    event.kind === 'laid'
-      ? event.passageIds.includes(site.passageId) && concerns(event.spot?.name ?? null, site)
-      : event.passageId === site.passageId && concerns(event.spotName, site),
-  );
+/** What of a passage's history concerns a site: all of the passage does, another spot of it does not. */
+export function historyAt({ events, planned }: PassageHistory, site: Site): PassageHistory {
+  const concerns = (spotName: string | null): boolean =>
+    spotName === null || sameSpot(spotName, site.spotName);
+  return {
+    events: events.filter((event) => concerns(spotOf(event))),
+    planned: planned.filter((coat) => concerns(coat.spot?.name ?? null)),
+  };
+}
 
 export const laidEvents = (painting: Painting): LaidEvent[] =>
   painting.events.filter((e): e is LaidEvent => e.kind === 'laid');

@@ -6,6 +6,7 @@ import {
   type MethodKey,
 } from '@/data/methods';
 import { CoreError } from '../errors';
+import { isOilGround } from './ground';
 import { FUTURE_SLACK_MS, type Making } from './making';
 import {
   PAINTING_SCHEMA_VERSION,
@@ -69,26 +70,20 @@ export function startPainting(input: NewPainting, making: Making): Painting {
       `"${method.name}" begins on an old painting. Choose that as the ground, or another method.`,
     );
   }
-  if (input.ground.kind === 'old-painting' && input.method === 'acrylic-under') {
+  if (isOilGround(input.ground) && input.method === 'acrylic-under') {
+    const what = input.ground.kind === 'old-painting' ? 'old oil paint' : 'an oil or alkyd ground';
     throw new CoreError(
       'ground-refused',
       'method',
-      'Acrylic does not hold on old oil paint. Choose a method that is oil from the first stroke.',
-    );
-  }
-  if (input.ground.kind === 'oil-ground' && input.method === 'acrylic-under') {
-    throw new CoreError(
-      'ground-refused',
-      'method',
-      'Acrylic does not hold on an oil ground. Choose an acrylic ground, or an oil method.',
+      `Acrylic does not hold on ${what}. Choose a method that is oil from the first stroke.`,
     );
   }
   const since =
-    input.ground.kind === 'oil-ground'
-      ? input.ground.laidAt
-      : input.ground.kind === 'old-painting'
-        ? input.ground.paintedAt
-        : null;
+    input.ground.kind === 'old-painting'
+      ? input.ground.paintedAt
+      : 'laidAt' in input.ground
+        ? input.ground.laidAt
+        : undefined;
   if (since && Date.parse(since) > Date.parse(making.now) + FUTURE_SLACK_MS) {
     throw new CoreError(
       'date-in-future',

@@ -1,4 +1,5 @@
 export { withMoreOf } from './amounts';
-export { repairsFor } from './repair';
+export { applyRepair, repairsFor } from './repair';
 export type { Repair, RepairKind, RepairRequest } from './types';
-export { repairAction, repairSentence } from './wording';
+export { wishesFor, type Wish, type WishAnswer, type WishLever } from './wish';
+export { repairAction, repairSentence, wishSentence } from './wording';

@@ -17,6 +17,21 @@ export function smallestPassing(max: number, passes: (x: number) => boolean): nu
   return holds;
 }
 
+const SCAN_STEPS = 24;
+
+/**
+ * The first x in [0, max] that passes, for a predicate that may fail again further on: looked for in coarse
+ * steps, then narrowed by halving. Null when no step passes.
+ */
+export function firstPassing(max: number, passes: (x: number) => boolean): number | null {
+  for (let i = 1; i <= SCAN_STEPS; i++) {
+    const from = (max * (i - 1)) / SCAN_STEPS;
+    const to = (max * i) / SCAN_STEPS;
+    if (passes(to)) return from + smallestPassing(to - from, (x) => passes(from + x))!;
+  }
+  return null;
+}
+
 /** Round up to what a palette knife can measure: quarters from a quarter up, else twentieths. */
 export function roundUpParts(parts: number): number {
   const step = parts > 0.25 ? 0.25 : 0.05;

@@ -6,6 +6,7 @@ import {
   type Layer,
   type Painting,
 } from '../painting';
+import { stops } from '../rules';
 import type { ReasonCode, SchoolKey } from '../schools';
 import type { RepairRequest } from './types';
 
@@ -19,7 +20,7 @@ export interface Trial {
 }
 
 /** Added oil never pushes reduced PVC below this: the film would wrinkle and stay soft. */
-const soundFilm = (layer: Layer, options: AssessOptions): boolean => {
+export const soundFilm = (layer: Layer, options: AssessOptions): boolean => {
   const { richReducedPvc, mediumShareMax, thinGlazeUm } = options.handbook.constants;
   const { composition, thicknessUm } = layer;
   return (
@@ -28,14 +29,22 @@ const soundFilm = (layer: Layer, options: AssessOptions): boolean => {
   );
 };
 
-const withCoat = (painting: Painting, coat: Coat): Painting => ({
+export const withCoat = (painting: Painting, coat: Coat): Painting => ({
   ...painting,
   coats: painting.coats.map((c) => (c.id === coat.id ? coat : c)),
 });
 
+/** Only the passages a coat lies on: nothing else can change for it. */
+function around(painting: Painting, coatId: string): Painting {
+  const coat = painting.coats.find((c) => c.id === coatId);
+  return coat
+    ? { ...painting, passages: painting.passages.filter((p) => coat.passageIds.includes(p.id)) }
+    : painting;
+}
+
 /** Every planned layer that holds this coat, over all passages and spots. */
 export function layersOf(painting: Painting, coatId: string, options: AssessOptions): Layer[] {
-  return assessPainting(painting, options).passages.flatMap(({ base, spots }) =>
+  return assessPainting(around(painting, coatId), options).passages.flatMap(({ base, spots }) =>
     [base, ...spots].flatMap(({ layers }) =>
       layers.filter((l) => l.planned && l.film.coatIds.includes(coatId)),
     ),
@@ -47,6 +56,17 @@ export const passes = (layer: Layer, school: SchoolKey): boolean => {
   return verdict === undefined || verdict === 'ok' || verdict === 'not-applicable';
 };
 
+/** What the rules refuse, by rule; the film's own lack of binder is what a repair may mend. */
+const refusals = (layers: Layer[]): Set<string> =>
+  new Set(layers.flatMap((l) => l.findings.filter(stops).map((f) => f.rule)));
+
+/** No rule refuses what it did not refuse before. */
+export const nothingNewRefused = (before: Layer[], after: Layer[]): boolean => {
+  const known = refusals(before);
+  for (const rule of refusals(after)) if (!known.has(rule)) return false;
+  return true;
+};
+
 const SHORT = new Set<ReasonCode>([
   'falls',
   'equal-more-solvent',
@@ -56,12 +76,19 @@ const SHORT = new Set<ReasonCode>([
 ]);
 
 /** Put a changed coat in the painting and look at every place of the coat that is to be mended. */
-export function trial(request: RepairRequest, changed: Coat, options: AssessOptions): Trial {
+export function trial(
+  request: RepairRequest,
+  changed: Coat,
+  options: AssessOptions,
+  before: Layer[] = [],
+): Trial {
   const layers = layersOf(withCoat(request.painting, changed), request.coatId, options);
   return {
     layers,
     passes: layers.every((l) => passes(l, request.school)),
     short: layers.some((l) => SHORT.has(verdictOf(l, request.school)?.reason ?? 'rises')),
-    sound: layers.every((l) => soundFilm(l, options)),
+    sound:
+      layers.every((l) => soundFilm(l, options)) &&
+      (before.length === 0 || nothingNewRefused(before, layers)),
   };
 }

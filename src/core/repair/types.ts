@@ -3,7 +3,14 @@ import type { Coat, Painting } from '../painting';
 import type { SchoolKey } from '../schools';
 
 export type RepairKind =
-  'add-oil' | 'more-medium' | 'leaner-below' | 'wait-through-dry' | 'thicker';
+  | 'add-oil'
+  | 'more-medium'
+  | 'less-medium'
+  | 'leaner-below'
+  | 'wait-through-dry'
+  | 'thicker'
+  | 'thinner'
+  | 'other-order';
 
 /** A change that makes a coat pass its school, with what it costs. */
 export interface Repair {
@@ -11,6 +18,8 @@ export interface Repair {
   /** The coat it changes: the failing one, or the planned one below. */
   coatId: string;
   changed: Coat;
+  /** other-order: the coat goes one place down in the plan. */
+  moveBy: -1 | 0;
   /** add-oil: parts of the medium (or of the paint where there is no medium); else null. */
   parts: number | null;
   ingredient: IngredientKey | null;
@@ -18,6 +27,8 @@ export interface Repair {
   partsOf: 'medium' | 'paint';
   /** Oil or medium to add per 10 ml of tube paint, ml; null where nothing is added. */
   mlPer10MlPaint: number | null;
+  /** wait-through-dry: from when, by the median, if what lies below is laid; else null. */
+  fromMs: number | null;
   /** The school's figure of the coat after the repair. */
   figureAfter: number | null;
   touchDryDaysBefore: number;

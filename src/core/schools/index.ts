@@ -1,5 +1,4 @@
 export { isThinCouch, judgeByAll, judgePair, measureOf } from './judge';
-export { filmLimits, type FilmLimit } from './limits';
 export { SCHOOLS } from './schools';
 export {
   SCHOOL_KEYS,
@@ -12,4 +11,4 @@ export {
   type SchoolVerdict,
   type Verdict,
 } from './types';
-export { figuresSentence, limitSentence, verdictSentence } from './wording';
+export { figuresSentence, verdictSentence } from './wording';

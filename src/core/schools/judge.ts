@@ -23,7 +23,7 @@ export const isThinCouch = (film: JudgedFilm, handbook: Handbook): boolean =>
 
 /** The school's figure of a film; null where it has none. */
 export const measureOf = (school: SchoolKey, film: JudgedFilm): number | null =>
-  isKnown(film) && !film.acrylic ? SCHOOLS[school].measure(film) : null;
+  isKnown(film) && !film.acrylic && film.material === null ? SCHOOLS[school].measure(film) : null;
 
 /**
  * Judge two films that have set by one school.
@@ -43,6 +43,9 @@ export function judgePair(handbook: Handbook, school: SchoolKey, pair: FilmPair)
 
 function judgement(handbook: Handbook, school: SchoolKey, pair: FilmPair): Judgement {
   const { lower, upper } = pair;
+  // Fat over lean says nothing of pastel, tempera or varnish; the compatibility rules do.
+  if (upper.material !== null || lower.material !== null)
+    return { verdict: 'not-applicable', reason: 'not-paint' };
   if (upper.acrylic) {
     return lower.acrylic
       ? { verdict: 'not-applicable', reason: 'acrylic-below' }

@@ -4,7 +4,6 @@ import { STUDIO_HANDBOOK, type Handbook } from '../handbook';
 import { HANDBOOK_SET } from '../testing/handbook-set';
 import { ALKYD, part, recipe, tube } from '../testing/recipes';
 import {
-  filmLimits,
   judgeByAll,
   measureOf,
   SCHOOL_KEYS,
@@ -24,6 +23,7 @@ const film = (handbook: Handbook, r: Recipe, loss = 0): JudgedFilm => {
     thicknessUm: r.thicknessUm,
     times: dryingTimes(handbook, asLaid, r.thicknessUm, ON_NEUTRAL_GROUND, REFERENCE_CLIMATE),
     acrylic: asLaid.acrylic > 0,
+    material: null,
   };
 };
 
@@ -250,6 +250,7 @@ describe('what the studio set changes', () => {
       thicknessUm: 0,
       times: null,
       acrylic: false,
+      material: null,
     };
     const v = judgeByAll(STUDIO_HANDBOOK, {
       lower: unknown,
@@ -278,27 +279,6 @@ describe('what the studio set changes', () => {
     expect(say(fatter, body, true)).toBe(
       'The planned glaze is leaner than the block-in it will lie on.',
     );
-  });
-
-  test('limits of a single film', () => {
-    const codes = (r: Recipe) =>
-      filmLimits(STUDIO_HANDBOOK, now(r)).map((l) => `${l.code} ${l.verdict}`);
-    expect(codes(recipe([tube('titanium-white')], 0.3, [part('mineral-spirits')], 50))).toEqual([
-      'medium-over-quarter caution',
-    ]);
-    expect(codes(recipe([tube('titanium-white')], 0.4, ALKYD, 50))).toEqual([
-      'medium-over-third fail',
-    ]);
-    expect(codes(recipe([tube('titanium-white')], 0.4, [part('mineral-spirits')], 50))).toEqual([
-      'medium-over-third caution',
-    ]);
-    expect(
-      codes(recipe([tube('ivory-black')], 0.5, [part('stand-oil'), part('mineral-spirits')], 15)),
-    ).toEqual(['mostly-medium-glaze note']);
-    expect(codes(recipe([tube('lamp-black')], 0.25, [part('stand-oil')], 80))).toContain(
-      'rich-film caution',
-    );
-    expect(codes(recipe([tube('titanium-white')]))).toEqual([]);
   });
 
   test('the stair of every school has a figure for a paint film, and says how it reads', () => {

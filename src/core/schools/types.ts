@@ -1,3 +1,4 @@
+import type { MaterialKey } from '@/data/materials';
 import type { Constants } from '@/data/constants';
 import type { DryingTimes } from '../drying';
 import type { Composition } from '../film';
@@ -25,6 +26,8 @@ export interface JudgedFilm {
   thicknessUm: number;
   times: DryingTimes | null;
   acrylic: boolean;
+  /** What it is when it is not paint: pastel, tempera, varnish; null for paint. */
+  material: MaterialKey | null;
 }
 
 /** Two films that have set, one on the other. */
@@ -61,6 +64,7 @@ export type ReasonCode =
   | 'lower-not-touch-dry'
   | 'no-alkyd'
   | 'acrylic-below'
+  | 'not-paint'
   | 'acrylic-over-oil'
   | 'oil-unknown';
 

@@ -1,4 +1,3 @@
-import type { FilmLimit } from './limits';
 import { SCHOOLS } from './schools';
 import type { SchoolKey, SchoolVerdict } from './types';
 
@@ -73,6 +72,8 @@ export function verdictSentence(v: SchoolVerdict, names: PairNames): string {
       return 'No alkyd in these two; this school says nothing.';
     case 'acrylic-below':
       return `Acrylic below counts as ground; oil may lie on it.`;
+    case 'not-paint':
+      return `${up} or ${low} is no paint that fat over lean speaks of.`;
     case 'acrylic-over-oil':
       return `${up} is acrylic: it does not hold on oil, ever. Use oil from here on.`;
     case 'oil-unknown':
@@ -93,23 +94,4 @@ export function figuresSentence(v: SchoolVerdict): string {
     'thick-over-thin': '',
   };
   return `${format(v.upper)}${unit[v.school]} over ${format(v.lower)}.`;
-}
-
-/** What a single film's limit says. */
-export function limitSentence(limit: FilmLimit): string {
-  const share = `${Math.round(limit.value * 100)} %`;
-  switch (limit.code) {
-    case 'underbound':
-      return `Too little binder: the film will be open and chalky. Rub it; if it comes off, seal it thinly or start again.`;
-    case 'nearly-underbound':
-      return `Only just bound: expect it matt, and rub it before the next coat.`;
-    case 'medium-over-quarter':
-      return `${share} medium: over the usual quarter. It may wrinkle, yellow and stay soft.`;
-    case 'medium-over-third':
-      return `${share} medium: over a third, which no teaching allows in a body coat.`;
-    case 'mostly-medium-glaze':
-      return `${share} medium: normal for a glaze this thin.`;
-    case 'rich-film':
-      return `Very rich for its thickness: it may wrinkle as it skins. Lay it thinner.`;
-  }
 }

@@ -1,6 +1,6 @@
 import type { BinderKey } from '@/data/binders';
 import type { IngredientKey } from '@/data/ingredients';
-import type { Recipe } from '../film';
+import type { OwnTube, Recipe } from '../film';
 
 /** Short hands for recipes in tests. */
 export const tube = (pigment: string, parts = 1, binder: BinderKey = 'linseed') => ({
@@ -20,3 +20,26 @@ export const recipe = (
 /** 6 titanium : 2 ochre : 1 cadmium red, the flesh of the trade checks. */
 export const FLESH = [tube('titanium-white', 6), tube('yellow-ochre', 2), tube('cadmium-red', 1)];
 export const ALKYD = [part('alkyd-medium')];
+
+/** A tube of the painter's own. */
+export const own = ({
+  pigment = 'titanium-white',
+  parts = 1,
+  ...over
+}: Partial<OwnTube> & {
+  pigment?: string;
+  parts?: number;
+} = {}): Recipe['mix'][number] => ({
+  parts,
+  own: {
+    id: `own-${pigment}`,
+    name: 'My own',
+    pigments: [{ pigment, parts: 1 }],
+    binder: 'linseed',
+    extenderShare: 0,
+    oilWtPct: null,
+    dryingFactor: null,
+    makeUpUnknown: false,
+    ...over,
+  },
+});

@@ -11,6 +11,8 @@ import { Screen } from '@/ui/Screen';
 import { colour, space, WIDE_FROM } from '@/ui/tokens';
 import { LayingFields } from './LayingFields';
 import { LivePanel, LiveStrip } from './LivePanel';
+import { LiveSection } from './LiveSection';
+import { MaterialFields } from './MaterialFields';
 import { MediumFields } from './MediumFields';
 import { MixFields } from './MixFields';
 import { PlaceFields } from './PlaceFields';
@@ -45,7 +47,7 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
       : router.navigate({ pathname: '/paintings/[id]', params: { id: painting.id } });
   const keep = () => {
     const { coat } = checked;
-    if (!coat) return;
+    if (!coat || !editor.mayKeep) return;
     dispatch(
       changePainting(
         painting.id,
@@ -69,7 +71,7 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
         title="Keep"
         kind="primary"
         onPress={keep}
-        disabled={!checked.coat}
+        disabled={!checked.coat || !editor.mayKeep}
         style={wide ? { flexGrow: 1 } : {}}
       />
     </View>
@@ -83,8 +85,13 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
     >
       <View style={{ gap: space.xl }}>
         <PlaceFields editor={editor} painting={painting} />
-        <MixFields editor={editor} />
-        <MediumFields editor={editor} />
+        <MaterialFields editor={editor} />
+        {draft.material === null ? (
+          <>
+            <MixFields editor={editor} />
+            <MediumFields editor={editor} />
+          </>
+        ) : null}
         <LayingFields editor={editor} />
         {editor.laidOn.length > 0 ? <RecordChoice editor={editor} painting={painting} /> : null}
         {wide ? null : <LivePanel editor={editor} painting={painting} />}
@@ -97,6 +104,7 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
     <View style={{ flex: 1, flexDirection: 'row' }}>
       <View style={{ flex: 1 }}>{form}</View>
       <ScrollView style={styles.panel} contentContainerStyle={{ padding: space.xxl }}>
+        <LiveSection editor={editor} painting={painting} />
         <LivePanel editor={editor} painting={painting} />
       </ScrollView>
     </View>
@@ -132,7 +140,7 @@ const styles = StyleSheet.create({
     borderTopColor: colour.rule,
   },
   panel: {
-    width: 380,
+    width: 440,
     flexGrow: 0,
     backgroundColor: colour.sheet,
     borderLeftWidth: 1,

@@ -1,6 +1,9 @@
 import { StyleSheet, View } from 'react-native';
 import type { Painting } from '@/core/painting';
+import { stops } from '@/core/rules';
+import { findingSentence } from '@/core/rules/wording';
 import { SCHOOLS, type Verdict } from '@/core/schools';
+import { FindingNotices } from '@/features/findings/FindingNotices';
 import { Notice } from '@/ui/Notice';
 import { Heading, Text } from '@/ui/Text';
 import { duration } from '@/ui/time/words';
@@ -11,7 +14,7 @@ const BROKEN: ReadonlySet<Verdict> = new Set(['fail', 'caution']);
 
 /** Figures and verdict of the draft, as they change. */
 export function LivePanel({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
-  const { layer, passages, cautions } = editor.live;
+  const { layer, passages, findings } = editor.live;
   if (!layer) {
     return (
       <View style={{ gap: space.s }}>
@@ -63,9 +66,11 @@ export function LivePanel({ editor, painting }: { editor: CoatEditor; painting: 
       <Text size="small" tone="ink2">
         Times are for the climate in Settings, from the moment it is laid.
       </Text>
-      {cautions.map((caution) => (
-        <Notice key={caution}>{caution}</Notice>
-      ))}
+      <FindingNotices
+        findings={findings}
+        nowMs={editor.nowMs}
+        onOverrule={(rule, reason) => editor.overrule(rule, reason)}
+      />
     </View>
   );
 }
@@ -119,6 +124,7 @@ function TimeFigure({ name, days }: { name: string; days: [number, number] | nul
 export function LiveStrip({ editor }: { editor: CoatEditor }) {
   const { layer, passages } = editor.live;
   const worst = passages.find((p) => p.verdict && BROKEN.has(p.verdict));
+  const refused = editor.live.findings.find(stops);
   if (!layer) {
     return (
       <Text strong tone="brick" size="small" numberOfLines={2}>
@@ -132,8 +138,12 @@ export function LiveStrip({ editor }: { editor: CoatEditor }) {
       <Text strong>
         {`${Math.round(c.fatness * 100)} % oil   ${c.reducedPvc === null ? '' : `Λ ${c.reducedPvc.toFixed(2)}   `}${editor.live.touchDays ? `dry in ${duration(editor.live.touchDays[0])}` : 'does not dry'}`}
       </Text>
-      <Text size="small" tone={worst ? 'brick' : 'ink2'} numberOfLines={1}>
-        {worst ? worst.sentence : 'It holds where it lies.'}
+      <Text size="small" tone={worst || refused ? 'brick' : 'ink2'} numberOfLines={1}>
+        {refused
+          ? `Refused: ${findingSentence(refused)}`
+          : worst
+            ? worst.sentence
+            : 'It holds where it lies.'}
       </Text>
     </View>
   );

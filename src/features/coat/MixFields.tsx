@@ -1,8 +1,17 @@
 import { closeIcon } from '@/ui/icons';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
+import { mixColour } from '@/core/optics';
 import { BINDER_KEYS, BINDERS } from '@/data/binders';
-import { PIGMENT_ROWS } from '@/data/pigments';
+import { Hazards } from '@/features/Hazards';
+import {
+  tubeBinder,
+  tubeCodes,
+  tubeColour,
+  tubeName,
+  tubePigments,
+  type Tube,
+} from '@/features/tubes';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Icon } from '@/ui/Icon';
@@ -11,82 +20,47 @@ import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space, TARGET } from '@/ui/tokens';
-import { PigmentPicker } from './PigmentPicker';
+import type { TubeDraft } from './draft';
+import { PaintPicker } from './PaintPicker';
 import type { CoatEditor } from './useCoatEditor';
 
-const rowOf = (key: string) => PIGMENT_ROWS.find((p) => p.key === key);
-/** "Titanium white" without the chemistry in brackets. */
-export const shortName = (key: string): string => rowOf(key)?.name.replace(/ \(.*\)$/, '') ?? key;
+/** What a new pigment is ground in: as its neighbour, else linseed. */
+const lastBinder = (mix: TubeDraft[]) => {
+  const last = mix.at(-1);
+  return last ? ('own' in last ? last.own.binder : last.binder) : 'linseed';
+};
 
-/** The mix in parts of tube paint, each with its binder. */
+/** The tubes of the mix and their parts. */
 export function MixFields({ editor }: { editor: CoatEditor }) {
   const { draft, set, checked } = editor;
   const [picking, setPicking] = useState<number | 'new' | null>(null);
   const [binding, setBinding] = useState<number | null>(null);
-  const replace = (i: number, change: Partial<(typeof draft.mix)[number]>) =>
-    set({ mix: draft.mix.map((t, n) => (n === i ? { ...t, ...change } : t)) });
-  const pick = (pigment: string) => {
-    if (picking === 'new')
-      set({
-        mix: [...draft.mix, { parts: '1', pigment, binder: draft.mix.at(-1)?.binder ?? 'linseed' }],
-      });
-    else if (picking !== null) replace(picking, { pigment });
+  const replace = (i: number, tube: TubeDraft) =>
+    set({ mix: draft.mix.map((t, n) => (n === i ? tube : t)) });
+  const pick = (tube: Tube) => {
+    if (picking === 'new') set({ mix: [...draft.mix, { parts: '1', ...tube }] });
+    else if (picking !== null) replace(picking, { parts: draft.mix[picking]!.parts, ...tube });
     setPicking(null);
   };
   const mixProblem = checked.problem('recipe.mix');
+  const bound = binding === null ? null : draft.mix[binding]!;
   return (
     <View style={{ gap: space.s }}>
-      <Heading>Mix, in parts</Heading>
+      <View style={styles.heading}>
+        <Heading style={{ flex: 1 }}>Mix, in parts</Heading>
+        <MixSwatch mix={draft.mix} />
+      </View>
       {draft.mix.map((tube, i) => (
-        <View key={i} style={styles.line}>
-          <View style={styles.what}>
-            <View
-              style={[
-                styles.swatch,
-                { backgroundColor: rowOf(tube.pigment)?.masstone_srgb ?? colour.well },
-              ]}
-            />
-            <Pressable
-              accessibilityRole="button"
-              aria-label={`Pigment ${i + 1}: ${shortName(tube.pigment)}, change`}
-              onPress={() => setPicking(i)}
-              style={styles.press}
-            >
-              <Text strong>{shortName(tube.pigment)}</Text>
-              <Text size="small" tone="ink2">
-                {rowOf(tube.pigment)?.ci}
-              </Text>
-            </Pressable>
-            <Pressable
-              accessibilityRole="button"
-              aria-label={`Binder of ${shortName(tube.pigment)}: ${BINDERS[tube.binder].name}, change`}
-              onPress={() => setBinding(i)}
-              style={[styles.press, styles.binder]}
-            >
-              <Text size="small">{`in ${BINDERS[tube.binder].name}`}</Text>
-            </Pressable>
-          </View>
-          <View style={styles.parts}>
-            <Stepper
-              label={`Parts of ${shortName(tube.pigment)}`}
-              hideLabel
-              step={1}
-              min={1}
-              max={99}
-              text={tube.parts}
-              onChangeText={(parts) => replace(i, { parts })}
-              error={checked.problem(`recipe.mix.${i}.parts`)}
-            />
-            <Pressable
-              accessibilityRole="button"
-              aria-label={`Take out ${shortName(tube.pigment)}`}
-              onPress={() => set({ mix: draft.mix.filter((_, n) => n !== i) })}
-              style={styles.out}
-            >
-              <Icon path={closeIcon} tint={colour.ink2} />
-            </Pressable>
-          </View>
-        </View>
+        <TubeLine
+          key={i}
+          tube={tube}
+          place={i}
+          error={checked.problem(`recipe.mix.${i}.parts`)}
+          onPick={() => setPicking(i)}
+          onBind={() => setBinding(i)}
+          onParts={(parts) => replace(i, { ...tube, parts })}
+          onOut={() => set({ mix: draft.mix.filter((_, n) => n !== i) })}
+        />
       ))}
       {mixProblem ? <Notice tone="refusal">{mixProblem}</Notice> : null}
       <Action
@@ -94,17 +68,23 @@ export function MixFields({ editor }: { editor: CoatEditor }) {
         onPress={() => setPicking('new')}
         style={{ alignSelf: 'flex-start' }}
       />
-      <Hazards pigments={draft.mix.map((t) => t.pigment)} />
-      {picking !== null ? <PigmentPicker onPick={pick} onClose={() => setPicking(null)} /> : null}
-      {binding !== null ? (
+      <Hazards pigments={draft.mix.flatMap((t) => tubePigments(t).map((p) => p.pigment))} />
+      {picking !== null ? (
+        <PaintPicker
+          binder={lastBinder(draft.mix)}
+          onPick={pick}
+          onClose={() => setPicking(null)}
+        />
+      ) : null}
+      {bound && !('own' in bound) ? (
         <Sheet name="Choose a binder" onClose={() => setBinding(null)}>
           <Choice
-            label={`What ${shortName(draft.mix[binding]!.pigment)} is ground in`}
+            label={`What ${tubeName(bound)} is ground in`}
             stacked
             options={BINDER_KEYS.map((key) => ({ key, name: BINDERS[key].name }))}
-            value={draft.mix[binding]!.binder}
+            value={bound.binder}
             onChange={(binder) => {
-              replace(binding, { binder });
+              replace(binding!, { ...bound, binder });
               setBinding(null);
             }}
           />
@@ -114,26 +94,94 @@ export function MixFields({ editor }: { editor: CoatEditor }) {
   );
 }
 
-const GRAVE = ['lead', 'cadmium', 'cobalt', 'manganese', 'mercury', 'antimony', 'nickel'];
-
-/** The usual cautions, where the choice is made. */
-function Hazards({ pigments }: { pigments: string[] }) {
-  const risky = [...new Set(pigments)]
-    .map(rowOf)
-    .filter((row) => row?.hazard.metals.some((m) => GRAVE.includes(m)));
-  if (risky.length === 0) return null;
+/** The colour of the mix by the parts typed so far: Kubelka-Munk, not an average. */
+function MixSwatch({ mix }: { mix: TubeDraft[] }) {
+  const pigments: Record<string, number> = {};
+  for (const tube of mix) {
+    const parts = Number(tube.parts) || 0;
+    const all = tubePigments(tube);
+    const total = all.reduce((s, p) => s + p.parts, 0) || 1;
+    for (const p of all)
+      pigments[p.pigment] = (pigments[p.pigment] ?? 0) + (parts * p.parts) / total;
+  }
   return (
-    <>
-      {risky.map((row) => (
-        <Notice
-          key={row!.key}
-        >{`${shortName(row!.key)} (${row!.hazard.metals.join(', ')}): ${row!.hazard.note}. The safety data sheet and local rules govern.`}</Notice>
-      ))}
-    </>
+    <View
+      role="img"
+      aria-label="Colour of the mix, reckoned"
+      style={[styles.mixed, { backgroundColor: mixColour(pigments) }]}
+    />
+  );
+}
+
+interface LineProps {
+  tube: TubeDraft;
+  place: number;
+  error: string | undefined;
+  onPick: () => void;
+  onBind: () => void;
+  onParts: (parts: string) => void;
+  onOut: () => void;
+}
+
+function TubeLine({ tube, place, error, onPick, onBind, onParts, onOut }: LineProps) {
+  const name = tubeName(tube);
+  return (
+    <View style={styles.line}>
+      <View style={styles.what}>
+        <View style={[styles.swatch, { backgroundColor: tubeColour(tube) }]} />
+        <Pressable
+          accessibilityRole="button"
+          aria-label={`Pigment ${place + 1}: ${name}, change`}
+          onPress={onPick}
+          style={styles.press}
+        >
+          <Text strong>{name}</Text>
+          <Text size="small" tone="ink2">
+            {tubeCodes(tube)}
+          </Text>
+        </Pressable>
+        {'own' in tube ? (
+          <View style={[styles.press, styles.binder]}>
+            <Text size="small" tone="ink2">{`in ${tubeBinder(tube)}`}</Text>
+          </View>
+        ) : (
+          <Pressable
+            accessibilityRole="button"
+            aria-label={`Binder of ${name}: ${tubeBinder(tube)}, change`}
+            onPress={onBind}
+            style={[styles.press, styles.binder]}
+          >
+            <Text size="small">{`in ${tubeBinder(tube)}`}</Text>
+          </Pressable>
+        )}
+      </View>
+      <View style={styles.parts}>
+        <Stepper
+          label={`Parts of ${name}`}
+          hideLabel
+          step={1}
+          min={1}
+          max={99}
+          text={tube.parts}
+          onChangeText={onParts}
+          error={error}
+        />
+        <Pressable
+          accessibilityRole="button"
+          aria-label={`Take out ${name}`}
+          onPress={onOut}
+          style={styles.out}
+        >
+          <Icon path={closeIcon} tint={colour.ink2} />
+        </Pressable>
+      </View>
+    </View>
   );
 }
 
 const styles = StyleSheet.create({
+  heading: { flexDirection: 'row', alignItems: 'center', gap: space.m },
+  mixed: { width: 72, height: 32, borderRadius: 4, borderWidth: 1, borderColor: colour.rule },
   line: {
     flexDirection: 'row',
     flexWrap: 'wrap',

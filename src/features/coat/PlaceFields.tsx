@@ -1,11 +1,12 @@
 import { View } from 'react-native';
 import { COAT_ROLES, type Painting } from '@/core/painting';
 import { APPLICATIONS } from '@/data/applications';
+import { MATERIALS } from '@/data/materials';
 import { SpotFields } from '@/features/SpotFields';
 import { Choice, ManyChoice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
-import { ROLE_APPLICATION } from './draft';
+import { ROLE_APPLICATION, ROLE_MATERIAL } from './draft';
 import { ROLE_NAME } from './names';
 import type { CoatEditor } from './useCoatEditor';
 
@@ -27,7 +28,11 @@ export function PlaceFields({ editor, painting }: { editor: CoatEditor; painting
         value={draft.role}
         onChange={(role) => {
           const application = ROLE_APPLICATION[role];
-          set({ role, application, thicknessUm: String(APPLICATIONS[application].typicalUm) });
+          const material = ROLE_MATERIAL[role] ?? null;
+          const typicalUm = material
+            ? MATERIALS[material].typicalUm
+            : APPLICATIONS[application].typicalUm;
+          set({ role, application, material, thicknessUm: String(typicalUm) });
         }}
       />
       <ManyChoice

@@ -1,9 +1,22 @@
 import { APPLICATIONS, type ApplicationKey } from '@/data/applications';
 import type { BinderKey } from '@/data/binders';
-import type { IngredientKey } from '@/data/ingredients';
-import { coatSchema, type Coat, type CoatRole, type Onto, type Painting } from '@/core/painting';
+import { issuesOf } from '@/core/issues';
+import type { OwnTube } from '@/core/film';
+import type { MaterialKey } from '@/data/materials';
+import {
+  coatSchema,
+  type Coat,
+  type CoatRole,
+  type Onto,
+  type Overrule,
+  type Painting,
+} from '@/core/painting';
 
+import type { IngredientDraft } from '@/features/IngredientLines';
 import type { SpotDraft } from '@/features/SpotFields';
+
+export type TubeDraft =
+  { parts: string; own: OwnTube } | { parts: string; pigment: string; binder: BinderKey };
 
 /** A coat while it is edited: numbers are kept as typed. */
 export interface CoatDraft {
@@ -11,13 +24,17 @@ export interface CoatDraft {
   name: string;
   role: CoatRole;
   passageIds: string[];
-  mix: { parts: string; pigment: string; binder: BinderKey }[];
-  medium: { parts: string; ingredient: IngredientKey }[];
+  mix: TubeDraft[];
+  medium: IngredientDraft[];
+  mediumName: string | null;
+  /** Set when the coat is no paint. */
+  material: MaterialKey | null;
   sharePct: string;
   application: ApplicationKey;
   thicknessUm: string;
   onto: Onto;
   spot: SpotDraft;
+  overruled: Overrule[];
 }
 
 const tidy = (value: number, digits = 2): string => String(Number(value.toFixed(digits)));
@@ -29,6 +46,9 @@ export const draftOf = (coat: Coat): CoatDraft => ({
   passageIds: coat.passageIds,
   mix: coat.recipe.mix.map((t) => ({ ...t, parts: tidy(t.parts) })),
   medium: coat.recipe.medium.map((m) => ({ ...m, parts: tidy(m.parts) })),
+  mediumName: coat.recipe.mediumName ?? null,
+  material: coat.recipe.material ?? null,
+  overruled: coat.overruled ?? [],
   sharePct: tidy(coat.recipe.mediumShare * 100, 1),
   application: coat.application,
   thicknessUm: tidy(coat.recipe.thicknessUm, 1),
@@ -50,6 +70,23 @@ export interface CheckedDraft {
   problems: string[];
 }
 
+const recipeOf = (draft: CoatDraft) =>
+  draft.material !== null
+    ? {
+        mix: [],
+        medium: [],
+        mediumShare: 0,
+        thicknessUm: number(draft.thicknessUm),
+        material: draft.material,
+      }
+    : {
+        mix: draft.mix.map((t) => ({ ...t, parts: number(t.parts) })),
+        medium: draft.medium.map((m) => ({ ...m, parts: number(m.parts) })),
+        mediumShare: number(draft.sharePct) / 100,
+        thicknessUm: number(draft.thicknessUm),
+        ...(draft.mediumName && draft.medium.length > 0 ? { mediumName: draft.mediumName } : {}),
+      };
+
 /** Read a draft as a coat; what is wrong stands at its field, and then there is no coat. */
 export function checkDraft(draft: CoatDraft): CheckedDraft {
   const parsed = coatSchema.safeParse({
@@ -57,22 +94,18 @@ export function checkDraft(draft: CoatDraft): CheckedDraft {
     name: draft.name,
     role: draft.role,
     passageIds: draft.passageIds,
-    recipe: {
-      mix: draft.mix.map((t) => ({ ...t, parts: number(t.parts) })),
-      medium: draft.medium.map((m) => ({ ...m, parts: number(m.parts) })),
-      mediumShare: number(draft.sharePct) / 100,
-      thicknessUm: number(draft.thicknessUm),
-    },
+    recipe: recipeOf(draft),
     application: draft.application,
     onto: draft.onto,
     spot: draft.spot.on
       ? { name: draft.spot.name, share: number(draft.spot.sharePct) / 100 }
       : null,
+    ...(draft.overruled.length > 0 ? { overruled: draft.overruled } : {}),
   });
-  const issues = parsed.error?.issues ?? [];
+  const issues = parsed.error ? issuesOf(parsed.error) : [];
   return {
     coat: parsed.success ? parsed.data : null,
-    problem: (path) => issues.find((i) => i.path.join('.') === path)?.message,
+    problem: (path) => issues.find((i) => i.where === path)?.message,
     problems: issues.map((i) => i.message),
   };
 }
@@ -93,7 +126,7 @@ export function newDraft(
   const passageIds = passageId
     ? [passageId]
     : (followed?.passageIds ?? painting.passages.map((p) => p.id));
-  if (like) return { ...draftOf(like), id, name: `${like.name} again`, passageIds };
+  if (like) return { ...draftOf(like), id, name: `${like.name} again`, passageIds, overruled: [] };
   return {
     id,
     name: 'Body colour',
@@ -106,11 +139,15 @@ export function newDraft(
     thicknessUm: String(APPLICATIONS['brush-coat'].typicalUm),
     onto: 'touch-dry',
     spot: { on: false, name: '', sharePct: '5' },
+    mediumName: null,
+    material: null,
+    overruled: [],
   };
 }
 
 /** What usually goes with a role: how it is put on, and how thick. */
 export const ROLE_APPLICATION: Record<CoatRole, ApplicationKey> = {
+  drawing: 'stain',
   tone: 'stain',
   underpainting: 'scrub-in',
   'block-in': 'brush-coat',
@@ -119,4 +156,11 @@ export const ROLE_APPLICATION: Record<CoatRole, ApplicationKey> = {
   glaze: 'glaze',
   scumble: 'scumble',
   'oiling-out': 'rubbed-on',
+  varnish: 'rubbed-on',
+};
+
+/** Roles that are no paint begin with what they usually are. */
+export const ROLE_MATERIAL: Partial<Record<CoatRole, MaterialKey>> = {
+  drawing: 'charcoal',
+  varnish: 'synthetic-varnish',
 };

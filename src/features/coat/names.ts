@@ -1,6 +1,7 @@
 import type { CoatRole, Onto } from '@/core/painting';
 
 export const ROLE_NAME: Record<CoatRole, string> = {
+  drawing: 'drawing',
   tone: 'tone',
   underpainting: 'underpainting',
   'block-in': 'block-in',
@@ -9,6 +10,7 @@ export const ROLE_NAME: Record<CoatRole, string> = {
   glaze: 'glaze',
   scumble: 'scumble',
   'oiling-out': 'oiling-out',
+  varnish: 'varnish',
 };
 
 export const ONTO_NAME: Record<Onto, string> = {

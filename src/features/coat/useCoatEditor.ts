@@ -10,8 +10,12 @@ import {
   type Coat,
   type Layer,
   type Painting,
+  type SiteStack,
 } from '@/core/painting';
-import { figuresSentence, limitSentence, verdictSentence, type Verdict } from '@/core/schools';
+import { figuresSentence, verdictSentence, type Verdict } from '@/core/schools';
+import { stops, type Finding } from '@/core/rules';
+import { SEVERITIES, type RuleKey } from '@/data/rules';
+import { nowIso } from '@/store/clock';
 import { nanoid } from '@reduxjs/toolkit';
 import { useAssessOptions, useNow } from '@/store/hooks';
 import { checkDraft, draftOf, newDraft, type CheckedDraft, type CoatDraft } from './draft';
@@ -20,6 +24,7 @@ export interface LivePassage {
   passageId: string;
   name: string;
   layer: Layer;
+  stack: SiteStack;
   verdict: Verdict | null;
   sentence: string;
   figures: string;
@@ -29,7 +34,10 @@ export interface Live {
   /** The coat as it lies on its first passage; null while the draft is wrong. */
   layer: Layer | null;
   passages: LivePassage[];
-  cautions: string[];
+  /** The cut through its first passage, with the draft in it. */
+  stack: SiteStack | null;
+  /** What the rules say, over all passages, each rule once with its gravest finding. */
+  findings: Finding[];
   /** Days it takes in the studio's climate, 50 % and 90 %; null when drying stands still. */
   touchDays: [number, number] | null;
   throughDays: [number, number] | null;
@@ -38,10 +46,24 @@ export interface Live {
 const NOTHING: Live = {
   layer: null,
   passages: [],
-  cautions: [],
+  stack: null,
+  findings: [],
   touchDays: null,
   throughDays: null,
 };
+
+/** Each rule once, the gravest wherever the coat lies. */
+function mergedFindings(lists: Finding[][]): Finding[] {
+  const byRule = new Map<string, Finding>();
+  for (const finding of lists.flat()) {
+    const known = byRule.get(finding.rule);
+    if (!known || SEVERITIES.indexOf(finding.severity) < SEVERITIES.indexOf(known.severity))
+      byRule.set(finding.rule, finding);
+  }
+  return [...byRule.values()].sort(
+    (a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
+  );
+}
 
 /** The painting with the draft in it, so that figures and verdicts are those of its place. */
 function withDraft(
@@ -85,6 +107,7 @@ function liveOf(
             passageId: passage.id,
             name: passage.name,
             layer,
+            stack,
             verdict: v?.verdict ?? null,
             sentence: v
               ? verdictSentence(v, names)
@@ -105,7 +128,8 @@ function liveOf(
   return {
     layer,
     passages,
-    cautions: layer.limits.map(limitSentence),
+    stack: passages[0]!.stack,
+    findings: mergedFindings(passages.map((p) => p.layer.findings)),
     touchDays: daysOf(layer.times.touch, rate),
     throughDays: daysOf(layer.times.through, rate),
   };
@@ -118,6 +142,11 @@ export interface CoatEditor {
   live: Live;
   isNew: boolean;
   laidOn: string[];
+  nowMs: number;
+  /** Give a reason for going against a rule; null takes it back. */
+  overrule(rule: RuleKey, reason: string | null): void;
+  /** What a rule refuses has to be overruled first; the record of what was laid is kept whatever it says. */
+  mayKeep: boolean;
   correctRecord: boolean;
   setCorrectRecord(on: boolean): void;
 }
@@ -128,7 +157,8 @@ export function useCoatEditor(
   passageId: string | null,
   afterId: string | null,
 ): CoatEditor {
-  const options = useAssessOptions(useNow());
+  const nowMs = useNow();
+  const options = useAssessOptions(nowMs);
   const existing = painting.coats.find((c) => c.id === coatId);
   const isNew = existing === undefined;
   const [draft, setDraft] = useState<CoatDraft>(() =>
@@ -140,13 +170,24 @@ export function useCoatEditor(
     if (!checked.coat) return NOTHING;
     return liveOf(withDraft(painting, checked.coat, isNew, afterId), checked.coat, options);
   }, [painting, checked, isNew, afterId, options]);
+  const laidOn = existing ? existing.passageIds.filter((id) => isLaid(painting, existing, id)) : [];
   return {
     draft,
     set: (change) => setDraft((d) => ({ ...d, ...change })),
     checked,
     live,
     isNew,
-    laidOn: existing ? existing.passageIds.filter((id) => isLaid(painting, existing, id)) : [],
+    laidOn,
+    nowMs,
+    overrule: (rule, reason) =>
+      setDraft((d) => {
+        const others = d.overruled.filter((o) => o.rule !== rule);
+        return {
+          ...d,
+          overruled: reason === null ? others : [...others, { rule, reason, at: nowIso() }],
+        };
+      }),
+    mayKeep: laidOn.length > 0 || !live.findings.some(stops),
     correctRecord,
     setCorrectRecord,
   };

@@ -18,7 +18,7 @@ export function AutoDemo() {
   const pristine = useStoreSelector(
     (state) =>
       state.paintings.ids.length === 0 &&
-      state.paintings.undoable.length === 0 &&
+      state.undo.changes.length === 0 &&
       state.studio.revision === 0 &&
       state.saving.unreadable.length === 0,
   );

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
-import { undone } from '@/store/paintings';
+import { undone } from '@/store/actions';
 import { Action } from '@/ui/Action';
 import { Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
@@ -11,8 +11,8 @@ const SHOWN_MS = 20_000;
 /** For a while after each change: what was done, and undo. */
 export function UndoBar() {
   const dispatch = useStoreDispatch();
-  const depth = useStoreSelector((state) => state.paintings.undoable.length);
-  const last = useStoreSelector((state) => state.paintings.undoable.at(-1));
+  const depth = useStoreSelector((state) => state.undo.changes.length);
+  const last = useStoreSelector((state) => state.undo.changes.at(-1));
   const [shownFor, setShownFor] = useState<typeof last>(undefined);
   useEffect(() => {
     setShownFor(last);

@@ -16,8 +16,9 @@ import { chooseFile, saveExport } from './files';
 export function KeepSection() {
   const paintings = usePaintings();
   const studio = useStoreSelector((state) => state.studio);
+  const cabinet = useStoreSelector((state) => state.cabinet);
   const flow = useImport();
-  const exportAll = () => saveExport(exportFile('studio', paintings, studio, nowIso()));
+  const exportAll = () => saveExport(exportFile('studio', paintings, studio, nowIso(), cabinet));
   return (
     <View style={{ gap: space.m }}>
       <Heading>Keep it</Heading>

@@ -29,7 +29,7 @@ export function AboutPaintingScreen({ id }: { id: string }) {
       <Particulars key={painting.id} painting={painting} onDone={back} />
       <View style={{ gap: space.m, marginTop: space.xxl }}>
         <Heading>Heed</Heading>
-        {groundNotes(painting.ground).map((note) => (
+        {groundNotes(painting.ground.kind).map((note) => (
           <Notice key={note}>{note}</Notice>
         ))}
         <Heading>Keep it</Heading>

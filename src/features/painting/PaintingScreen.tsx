@@ -16,6 +16,7 @@ import { GoTo } from '@/ui/GoTo';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space, TARGET, WIDE_FROM } from '@/ui/tokens';
 import { CoatList } from './CoatList';
+import { RuleOverview } from './RuleOverview';
 import { SchoolChoice } from './SchoolChoice';
 import { columnsOf, groundDrawing, overall, schoolMeasure, troublesOf } from './usePaintingView';
 
@@ -33,6 +34,7 @@ export function PaintingScreen({ id }: { id: string }) {
         <Columns assessment={assessment} now={now} height={330} />
         <View style={styles.pad}>
           <Summary assessment={assessment} />
+          <RuleOverview assessment={assessment} />
           <SchoolChoice painting={assessment.painting} />
           <CoatList painting={assessment.painting} />
         </View>
@@ -47,6 +49,7 @@ export function PaintingScreen({ id }: { id: string }) {
       </ScrollView>
       <ScrollView style={styles.panel} contentContainerStyle={{ padding: space.xxl }}>
         <Summary assessment={assessment} />
+        <RuleOverview assessment={assessment} />
         <SchoolChoice painting={assessment.painting} />
         <CoatList painting={assessment.painting} />
       </ScrollView>

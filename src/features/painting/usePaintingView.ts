@@ -2,12 +2,16 @@ import {
   nextPlanned,
   topLaid,
   verdictOf,
+  type Layer,
   type Painting,
   type PaintingAssessment,
   type PassageAssessment,
   type SiteStack,
 } from '@/core/painting';
+import { stops, type Finding } from '@/core/rules';
+import { findingSentence } from '@/core/rules/wording';
 import { SCHOOLS, verdictSentence } from '@/core/schools';
+import { SEVERITIES, type RuleKey } from '@/data/rules';
 import { groundDrawing, isBroken, stackSteps, stackState } from '@/features/film-view';
 import type { Column } from '@/ui/film/FilmColumns';
 import { about, stretch } from '@/ui/time/words';
@@ -38,6 +42,17 @@ export function dueWords(stack: SiteStack, nowMs: number): string {
   return `dry ${stretch(stage.p50, stage.p90, nowMs)}`;
 }
 
+/** The refusal of a rule before the verdict of a school: it is the graver of the two. */
+function troubleSentence(
+  layer: Layer,
+  v: ReturnType<typeof verdictOf>,
+  names: Parameters<typeof verdictSentence>[1],
+): string {
+  const refused = layer.findings.find(stops);
+  if (refused) return findingSentence(refused);
+  return v ? verdictSentence(v, names) : '';
+}
+
 /** The first thing that does not hold in a stack. */
 function troubleIn(passage: PassageAssessment, stack: SiteStack, painting: Painting): Trouble[] {
   return stack.layers
@@ -55,7 +70,7 @@ function troubleIn(passage: PassageAssessment, stack: SiteStack, painting: Paint
           ? `${passage.passage.name}, ${stack.site.spotName}`
           : passage.passage.name,
         coatName: layer.film.name,
-        sentence: v ? verdictSentence(v, names) : 'It has too little binder, or too much medium.',
+        sentence: troubleSentence(layer, v, names),
       };
     });
 }
@@ -100,3 +115,32 @@ export function overall(assessment: PaintingAssessment): { words: string; broken
 
 export const schoolMeasure = (painting: Painting): string => SCHOOLS[painting.school].measureName;
 export { groundDrawing };
+
+/** One rule that speaks somewhere in the painting, and where. */
+export interface RuleNote {
+  finding: Finding;
+  /** "glaze on jars, wall" */
+  where: string[];
+}
+
+/** What the rules say over the whole painting, each rule once, gravest first; what is only to know stays at its film. */
+export function ruleNotes({ passages }: PaintingAssessment): RuleNote[] {
+  const byRule = new Map<RuleKey, RuleNote>();
+  for (const { passage, base, spots } of passages) {
+    for (const layer of [base, ...spots].flatMap((s) => s.layers)) {
+      for (const finding of layer.findings) {
+        if (finding.severity === 'note') continue;
+        const note = byRule.get(finding.rule) ?? { finding, where: [] };
+        const place = `${layer.film.name.toLowerCase()} on ${passage.name}`;
+        if (!note.where.includes(place)) note.where.push(place);
+        if (RANK(finding) < RANK(note.finding)) note.finding = finding;
+        byRule.set(finding.rule, note);
+      }
+    }
+  }
+  return [...byRule.values()].sort((a, b) => RANK(a.finding) - RANK(b.finding));
+}
+
+/** What stands before what was overruled, and the graver before the milder. */
+const RANK = (f: Finding): number =>
+  SEVERITIES.indexOf(f.severity) + (f.overruled === null ? 0 : SEVERITIES.length);

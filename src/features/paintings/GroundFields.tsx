@@ -1,20 +1,31 @@
 import { Controller } from 'react-hook-form';
 import { View } from 'react-native';
-import { groundNotes } from '@/core/painting';
+import { GROUND_WHITES, groundNotes, OLD_SURFACES, SUPPORT_KINDS } from '@/core/painting';
 import { SUPPORT_NAME } from '@/features/film-view';
 import { nowMs } from '@/store/clock';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
+import { CheckBox } from '@/ui/rne';
 import { Stepper } from '@/ui/Stepper';
 import { Heading } from '@/ui/Text';
 import { dayInput } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
-import { GROUND_REFUSED, type Form, type GroundChoice } from './new-painting-form';
+import {
+  COUNTED,
+  DATED,
+  GROUND_REFUSED,
+  PANELS,
+  type Form,
+  type GroundChoice,
+  type NewPaintingForm,
+} from './new-painting-form';
 
 const GROUND_OPTIONS: { key: GroundChoice; name: string }[] = [
   { key: 'acrylic-gesso', name: 'acrylic gesso' },
+  { key: 'chalk-glue', name: 'chalk-glue' },
   { key: 'oil-ground', name: 'oil ground' },
+  { key: 'alkyd-ground', name: 'alkyd ground' },
   { key: 'old-painting', name: 'old oil painting' },
   { key: 'sized', name: 'sized only' },
   { key: 'bare', name: 'bare' },
@@ -23,6 +34,7 @@ const GROUND_OPTIONS: { key: GroundChoice; name: string }[] = [
 /** What the picture stands on. */
 export function SupportFields({ form, units }: { form: Form; units: 'cm' | 'inch' }) {
   const unit = units === 'inch' ? 'in' : 'cm';
+  const support = form.watch('support');
   return (
     <View>
       <Heading style={{ marginBottom: space.s }}>Support</Heading>
@@ -32,14 +44,15 @@ export function SupportFields({ form, units }: { form: Form; units: 'cm' | 'inch
         render={({ field }) => (
           <Choice
             label="Made of"
-            options={(['canvas', 'linen', 'wood-panel', 'fibreboard-panel'] as const).map(
-              (key) => ({ key, name: SUPPORT_NAME[key] }),
-            )}
+            options={SUPPORT_KINDS.map((key) => ({ key, name: SUPPORT_NAME[key] }))}
             value={field.value}
             onChange={field.onChange}
           />
         )}
       />
+      {PANELS.has(support) ? (
+        <Tick form={form} name="sealed" title="Sized on faces and edges" />
+      ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.xl }}>
         {(['width', 'height'] as const).map((name) => (
           <Controller
@@ -65,10 +78,62 @@ export function SupportFields({ form, units }: { form: Form; units: 'cm' | 'inch
   );
 }
 
-/** What the first coat lies on; bare and sized are refused with the reason. */
+type TickName = 'sealed' | 'smooth' | 'oldLead' | 'oldZinc';
+
+function Tick({ form, name, title }: { form: Form; name: TickName; title: string }) {
+  return (
+    <Controller
+      control={form.control}
+      name={name}
+      render={({ field }) => (
+        <CheckBox
+          title={title}
+          checked={field.value}
+          onPress={() => field.onChange(!field.value)}
+        />
+      )}
+    />
+  );
+}
+
+type ChoiceName = 'white' | 'oldSurface' | 'size';
+
+function FormChoice<K extends ChoiceName>({
+  form,
+  name,
+  label,
+  options,
+}: {
+  form: Form;
+  name: K;
+  label: string;
+  options: { key: NewPaintingForm[K]; name: string }[];
+}) {
+  return (
+    <Controller
+      control={form.control}
+      name={name as ChoiceName}
+      render={({ field }) => (
+        <Choice
+          label={label}
+          options={options}
+          value={field.value as NewPaintingForm[K]}
+          onChange={field.onChange}
+        />
+      )}
+    />
+  );
+}
+
+const DAY_LABEL: Partial<Record<GroundChoice, string>> = {
+  'oil-ground': 'Laid on the day',
+  'alkyd-ground': 'Laid on the day',
+  'old-painting': 'Last painted on, about',
+};
+
+/** What the first coat lies on; bare is refused with the reason. */
 export function GroundFields({ form }: { form: Form }) {
   const ground = form.watch('ground');
-  const dated = ground === 'oil-ground' || ground === 'old-painting';
   return (
     <View>
       <Heading style={{ marginBottom: space.s }}>Ground</Heading>
@@ -88,7 +153,7 @@ export function GroundFields({ form }: { form: Form }) {
         )}
       />
       {GROUND_REFUSED[ground] ? <Notice tone="refusal">{GROUND_REFUSED[ground]}</Notice> : null}
-      {ground === 'acrylic-gesso' ? (
+      {COUNTED.has(ground) ? (
         <Controller
           control={form.control}
           name="gessoCoats"
@@ -105,13 +170,13 @@ export function GroundFields({ form }: { form: Form }) {
           )}
         />
       ) : null}
-      {dated ? (
+      {COUNTED.has(ground) || DATED.has(ground) ? (
         <Controller
           control={form.control}
           name="groundDay"
           render={({ field, fieldState }) => (
             <Field
-              label={ground === 'oil-ground' ? 'Laid on the day' : 'Last painted on, about'}
+              label={DAY_LABEL[ground] ?? 'Last coat on the day, if it is fresh'}
               inputType="date"
               value={field.value}
               placeholder={dayInput(nowMs())}
@@ -122,6 +187,7 @@ export function GroundFields({ form }: { form: Form }) {
           )}
         />
       ) : null}
+      <GroundParticulars form={form} ground={ground} />
       {notesFor(ground).map((note) => (
         <Notice key={note}>{note}</Notice>
       ))}
@@ -129,9 +195,53 @@ export function GroundFields({ form }: { form: Form }) {
   );
 }
 
+function GroundParticulars({ form, ground }: { form: Form; ground: GroundChoice }) {
+  switch (ground) {
+    case 'oil-ground':
+      return (
+        <>
+          <FormChoice
+            form={form}
+            name="white"
+            label="Made with"
+            options={GROUND_WHITES.map((key) => ({ key, name: `${key} white` }))}
+          />
+          <Tick form={form} name="smooth" title="Polished, without tooth" />
+        </>
+      );
+    case 'old-painting':
+      return (
+        <>
+          <FormChoice
+            form={form}
+            name="oldSurface"
+            label="Its surface"
+            options={OLD_SURFACES.map((key) => ({ key, name: key }))}
+          />
+          <Tick form={form} name="oldLead" title="There may be lead in it" />
+          <Tick form={form} name="oldZinc" title="There may be zinc in it" />
+        </>
+      );
+    case 'sized':
+      return (
+        <FormChoice
+          form={form}
+          name="size"
+          label="Sized with"
+          options={[
+            { key: 'acrylic', name: 'acrylic or PVA' },
+            { key: 'glue', name: 'glue' },
+          ]}
+        />
+      );
+    case 'bare':
+      return null;
+    default:
+      return <Tick form={form} name="smooth" title="Polished, without tooth" />;
+  }
+}
+
 function notesFor(ground: GroundChoice): string[] {
-  if (ground === 'acrylic-gesso') return groundNotes({ kind: 'acrylic-gesso', coats: 1 });
-  if (ground === 'oil-ground') return groundNotes({ kind: 'oil-ground', laidAt: '' });
-  if (ground === 'old-painting') return groundNotes({ kind: 'old-painting', paintedAt: '' });
-  return [];
+  if (ground === 'bare') return [];
+  return groundNotes(ground === 'sized' ? 'bare' : ground);
 }

@@ -16,6 +16,13 @@ const form = (over: Partial<NewPaintingForm> = {}): NewPaintingForm => ({
   ground: 'acrylic-gesso',
   gessoCoats: '4',
   groundDay: '2020-05-01',
+  smooth: false,
+  sealed: true,
+  white: 'titanium',
+  oldSurface: 'matt',
+  oldLead: false,
+  oldZinc: false,
+  size: 'acrylic',
   method: 'direct-start',
   passages: [
     { name: 'a', share: '40' },
@@ -42,10 +49,37 @@ test('what the form builds is a valid painting, by every method on a ground it t
   }
 });
 
+test.each([
+  ['chalk-glue', { kind: 'chalk-glue', coats: 4, laidAt: '2020-05-01T00:00:00.000Z' }],
+  ['alkyd-ground', { kind: 'alkyd-ground', laidAt: '2020-05-01T00:00:00.000Z' }],
+  ['sized', { kind: 'bare', size: 'acrylic' }],
+  [
+    'old-painting',
+    {
+      kind: 'old-painting',
+      paintedAt: '2020-05-01T00:00:00.000Z',
+      surface: 'matt',
+      lead: false,
+      zinc: false,
+    },
+  ],
+] as const)('a ground of %s is kept as it is', (ground, kept) => {
+  expect(newPaintingOf(form({ ground }), 'cm').ground).toEqual(kept);
+});
+
+test('a panel that is not sealed says so', () => {
+  expect(newPaintingOf(form({ support: 'wood-panel', sealed: false }), 'cm').support.sealed).toBe(
+    false,
+  );
+  expect(newPaintingOf(form({ support: 'linen', sealed: false }), 'cm').support.sealed).toBe(
+    undefined,
+  );
+});
+
 test('what the core objects to comes back as its sentence', () => {
   expect(
     buildPainting(form({ method: 'acrylic-under', ground: 'oil-ground' }), 'cm', making()),
-  ).toMatch(/does not hold on an oil ground/);
+  ).toMatch(/does not hold on an oil or alkyd ground/);
   expect(buildPainting(form({ width: '0.5' }), 'cm', making())).toMatch(/at least 2 cm/);
 });
 

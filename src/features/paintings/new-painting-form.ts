@@ -4,6 +4,8 @@ import { z } from 'zod';
 import { CoreError } from '@/core/errors';
 import type { Studio } from '@/core/formats';
 import {
+  GROUND_WHITES,
+  OLD_SURFACES,
   paintingSchema,
   startPainting,
   SUPPORT_KINDS,
@@ -20,7 +22,9 @@ import { nowMs } from '@/store/clock';
 
 export const GROUND_CHOICES = [
   'acrylic-gesso',
+  'chalk-glue',
   'oil-ground',
+  'alkyd-ground',
   'old-painting',
   'bare',
   'sized',
@@ -30,9 +34,18 @@ export type GroundChoice = (typeof GROUND_CHOICES)[number];
 /** Why there is no painting in oil on these. */
 export const GROUND_REFUSED: Partial<Record<GroundChoice, string>> = {
   bare: 'Oil on bare cloth or wood is refused: its acids rot the fibres and the support drinks the binder. Size and ground it first.',
-  sized:
-    'Size alone is refused: it keeps the oil out, but nothing holds the paint and nothing lights it from below. Lay a ground on it.',
 };
+
+/** Grounds counted in coats, grounds that carry a day, and those for which the day may stay unknown. */
+export const COUNTED: ReadonlySet<GroundChoice> = new Set(['acrylic-gesso', 'chalk-glue']);
+export const DATED: ReadonlySet<GroundChoice> = new Set([
+  'oil-ground',
+  'alkyd-ground',
+  'old-painting',
+]);
+/** Grounds that acrylic does not hold on. */
+const OILY: ReadonlySet<GroundChoice> = DATED;
+export const PANELS: ReadonlySet<string> = new Set(['wood-panel', 'fibreboard-panel']);
 
 const number = (text: string): number =>
   text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
@@ -65,6 +78,13 @@ const formSchema = z
     ground: z.enum(GROUND_CHOICES),
     gessoCoats: z.string(),
     groundDay: z.string(),
+    smooth: z.boolean(),
+    sealed: z.boolean(),
+    white: z.enum(GROUND_WHITES),
+    oldSurface: z.enum(OLD_SURFACES),
+    oldLead: z.boolean(),
+    oldZinc: z.boolean(),
+    size: z.enum(['glue', 'acrylic']),
     method: z.enum(METHOD_KEYS),
     passages: z
       .array(
@@ -86,10 +106,10 @@ const formSchema = z
     const refused = GROUND_REFUSED[form.ground];
     if (refused) issue(['ground'], refused);
     const coats = number(form.gessoCoats);
-    if (form.ground === 'acrylic-gesso' && (!Number.isInteger(coats) || coats < 1 || coats > 12)) {
+    if (COUNTED.has(form.ground) && (!Number.isInteger(coats) || coats < 1 || coats > 12)) {
       issue(['gessoCoats'], 'Between 1 and 12 whole coats of gesso.');
     }
-    if (form.ground === 'oil-ground' || form.ground === 'old-painting') {
+    if (DATED.has(form.ground) || (COUNTED.has(form.ground) && form.groundDay.trim() !== '')) {
       const ms = Date.parse(form.groundDay);
       if (Number.isNaN(ms)) issue(['groundDay'], 'Give the day, about.');
       else if (ms > nowMs()) issue(['groundDay'], 'That day is still to come.');
@@ -106,10 +126,7 @@ const formSchema = z
     const needs = METHODS[form.method].ground;
     if (needs && form.ground !== needs)
       issue(['method'], 'This method begins on an old painting: choose that as the ground.');
-    if (
-      form.method === 'acrylic-under' &&
-      (form.ground === 'oil-ground' || form.ground === 'old-painting')
-    ) {
+    if (form.method === 'acrylic-under' && OILY.has(form.ground)) {
       issue(
         ['method'],
         'Acrylic does not hold on oil. Choose an oil method, or an acrylic ground.',
@@ -128,6 +145,13 @@ const DEFAULTS: NewPaintingForm = {
   ground: 'acrylic-gesso',
   gessoCoats: '4',
   groundDay: '',
+  smooth: false,
+  sealed: true,
+  white: 'titanium',
+  oldSurface: 'matt',
+  oldLead: false,
+  oldZinc: false,
+  size: 'acrylic',
   method: 'oil-under-glaze',
   passages: [
     { name: 'subject', share: '40' },
@@ -144,11 +168,34 @@ export const useNewPaintingForm = () =>
   });
 
 function groundOf(form: NewPaintingForm): Ground {
-  if (form.ground === 'oil-ground')
-    return { kind: 'oil-ground', laidAt: new Date(form.groundDay).toISOString() };
-  if (form.ground === 'old-painting')
-    return { kind: 'old-painting', paintedAt: new Date(form.groundDay).toISOString() };
-  return { kind: 'acrylic-gesso', coats: number(form.gessoCoats) };
+  const day = form.groundDay.trim() === '' ? null : new Date(form.groundDay).toISOString();
+  const smooth = form.smooth ? { smooth: true } : {};
+  switch (form.ground) {
+    case 'oil-ground':
+      return { kind: 'oil-ground', laidAt: day!, white: form.white, ...smooth };
+    case 'alkyd-ground':
+      return { kind: 'alkyd-ground', laidAt: day!, ...smooth };
+    case 'old-painting':
+      return {
+        kind: 'old-painting',
+        paintedAt: day!,
+        surface: form.oldSurface,
+        lead: form.oldLead,
+        zinc: form.oldZinc,
+      };
+    case 'bare':
+      return { kind: 'bare', size: 'none' };
+    case 'sized':
+      return { kind: 'bare', size: form.size };
+    case 'acrylic-gesso':
+    case 'chalk-glue':
+      return {
+        kind: form.ground,
+        coats: number(form.gessoCoats),
+        ...(day === null ? {} : { laidAt: day }),
+        ...smooth,
+      };
+  }
 }
 
 export function newPaintingOf(form: NewPaintingForm, units: Studio['units']): NewPainting {
@@ -158,6 +205,7 @@ export function newPaintingOf(form: NewPaintingForm, units: Studio['units']): Ne
       kind: form.support,
       widthMm: toMm(number(form.width), units),
       heightMm: toMm(number(form.height), units),
+      ...(PANELS.has(form.support) && !form.sealed ? { sealed: false } : {}),
     },
     ground: groundOf(form),
     method: form.method,

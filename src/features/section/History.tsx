@@ -8,7 +8,12 @@ import { shortTime } from '@/ui/time/words';
 import { colour, space } from '@/ui/tokens';
 import type { SectionView } from './useSectionView';
 
-const HOW = { wiped: 'Wiped back', scraped: 'Scraped', 'painted-out': 'Painted out' } as const;
+const HOW = {
+  wiped: 'Wiped back',
+  scraped: 'Scraped',
+  sanded: 'Sanded',
+  'painted-out': 'Painted out',
+} as const;
 const LEFT = { all: 'all of it left', half: 'half left', trace: 'a trace left' } as const;
 
 function words(event: PaintingEvent): string {

@@ -6,12 +6,16 @@ import {
   layCoat,
   liftsAt,
   openAt,
+  overruleCoat,
   topLaid,
   unlaidPassages,
   type Coat,
   type Painting,
   type PassageAssessment,
 } from '@/core/painting';
+import { stops, type Finding } from '@/core/rules';
+import type { RuleKey } from '@/data/rules';
+import { FindingNotices } from '@/features/findings/FindingNotices';
 import { SpotFields } from '@/features/SpotFields';
 import { changePainting } from '@/store/actions';
 import { nowMs as presentMs } from '@/store/clock';
@@ -37,6 +41,18 @@ interface Props {
 interface Refusal {
   where: string;
   message: string;
+}
+
+/** What the rules say to this coat on the passages it is about to go on; what is only to know stays in the section. */
+function findingsFor(passages: PassageAssessment[], coatId: string, chosen: string[]): Finding[] {
+  const byRule = new Map<RuleKey, Finding>();
+  for (const { passage, base } of passages) {
+    if (!chosen.includes(passage.id)) continue;
+    const layer = base.layers.find((l) => l.planned && l.film.coatIds.includes(coatId));
+    for (const f of layer?.findings ?? [])
+      if (f.severity !== 'note' && !byRule.has(f.rule)) byRule.set(f.rule, f);
+  }
+  return [...byRule.values()];
 }
 
 function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Props) {
@@ -90,7 +106,16 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
       setRefusal({ where: error.where, message: error.message });
     }
   };
+  const findings = findingsFor(passages, coatId, chosen);
+  const overrule = (rule: RuleKey, reason: string | null) =>
+    void dispatch(
+      changePainting(painting.id, 'Overruled, with a reason', (p, making) =>
+        overruleCoat(p, coatId, rule, reason, making),
+      ),
+    );
   return {
+    findings,
+    overrule,
     coat,
     unlaid,
     chosen,
@@ -135,6 +160,7 @@ export function LayDialog(props: Props) {
         />
         {form.open.length > 0 ? <WetChoice form={form} nowMs={props.nowMs} /> : null}
         <WaitWarning form={form} coat={coat} nowMs={props.nowMs} />
+        <FindingNotices findings={form.findings} nowMs={props.nowMs} onOverrule={form.overrule} />
         <WhenChoice value={form.when} onChange={form.setWhen} error={at('at')} />
         {elsewhere || (refusal?.where === 'at' && form.when.when !== 'earlier') ? (
           <Notice tone="refusal">{refusal.message}</Notice>
@@ -143,6 +169,7 @@ export function LayDialog(props: Props) {
           title={form.when.when === 'now' ? 'Laid now' : 'Laid then'}
           kind="primary"
           onPress={form.lay}
+          disabled={form.findings.some(stops)}
         />
         <Action title="Cancel" kind="quiet" onPress={props.onClose} />
       </View>

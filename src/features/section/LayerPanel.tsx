@@ -1,22 +1,28 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { changeCoat, isLaid } from '@/core/painting';
-import { repairAction, repairSentence, type Repair } from '@/core/repair';
+import { STUDIO_HANDBOOK } from '@/core/handbook';
+import { isLaid, overruleCoat, unlaidPassages, type Painting } from '@/core/painting';
+import { coatAreaCm2, lossesOf, paintNeeded } from '@/core/quantity';
+import { applyRepair, repairAction, repairSentence, type Repair } from '@/core/repair';
 import { SCHOOLS } from '@/core/schools';
+import type { RuleKey } from '@/data/rules';
+import { FindingNotices } from '@/features/findings/FindingNotices';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { StateTag } from '@/ui/film/StateSwatch';
 import { Notice } from '@/ui/Notice';
 import { Heading, Text } from '@/ui/Text';
-import { duration } from '@/ui/time/words';
+import { about, duration } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
 import { LayDialog } from './LayDialog';
 import { ReduceDialog } from './ReduceDialog';
+import { SchoolsTable } from './SchoolsTable';
 import { StageWindows } from './StageWindows';
 import type { Dissent, LayerView, SectionView } from './useSectionView';
 import { WaitBar } from './WaitBar';
+import { WishDialog } from './WishDialog';
 
 /** One layer: the verdict as a sentence, the figures, the cure, and what can be done. */
 export function LayerPanel({ view, chosen }: { view: SectionView; chosen: LayerView }) {
@@ -45,23 +51,45 @@ export function LayerPanel({ view, chosen }: { view: SectionView; chosen: LayerV
           </Text>
         ) : null}
       </Text>
-      {chosen.limits.map((limit) => (
-        <Notice key={limit.sentence} tone={limit.refused ? 'refusal' : 'note'}>
-          {limit.sentence}
-        </Notice>
-      ))}
+      <Findings view={view} chosen={chosen} />
       {layer.planned ? (
         <Planned view={view} chosen={chosen} />
       ) : (
         <Laid view={view} chosen={chosen} />
       )}
       <Dissents dissents={chosen.dissents} />
+      <SchoolsTable layer={layer} school={view.painting.school} />
     </View>
+  );
+}
+
+/** The rules on this film; a reason against one is kept with its coat. */
+function Findings({ view, chosen }: { view: SectionView; chosen: LayerView }) {
+  const dispatch = useStoreDispatch();
+  const { painting } = view;
+  const coatId = chosen.layer.film.coatIds.at(-1);
+  const coat = painting.coats.find((c) => c.id === coatId);
+  const overrule = (rule: RuleKey, reason: string | null) =>
+    coat &&
+    dispatch(
+      changePainting(
+        painting.id,
+        reason === null ? 'Kept to the rule again' : 'Overruled, with a reason',
+        (p, making) => overruleCoat(p, coat.id, rule, reason, making),
+      ),
+    );
+  return (
+    <FindingNotices
+      findings={chosen.findings}
+      nowMs={view.nowMs}
+      {...(coat && chosen.layer.planned ? { onOverrule: overrule } : {})}
+    />
   );
 }
 
 function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
   const [laying, setLaying] = useState(false);
+  const [wishing, setWishing] = useState(false);
   const router = useRouter();
   const { painting } = view;
   // A couch and the paint for it are planned as one film: the couch is laid first, the paint is edited.
@@ -95,10 +123,25 @@ function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
         <View key={repair.kind} style={{ gap: space.xs }}>
           <Text size="small" tone="ink2">
             {repairSentence(repair, painting.school)}
+            {repair.fromMs !== null && repair.fromMs > view.nowMs
+              ? ` That is ${about(repair.fromMs, view.nowMs)}.`
+              : ''}
           </Text>
           <RepairButton view={view} repair={repair} primary={false} />
         </View>
       ))}
+      {chosen.layer.film.coatIds.length > 0 && !isMaterial(painting, coatId) ? (
+        <Action title="Open until, dry by …" onPress={() => setWishing(true)} />
+      ) : null}
+      {wishing ? (
+        <WishDialog
+          painting={painting}
+          coatId={coatId}
+          coatName={chosen.layer.film.name}
+          nowMs={view.nowMs}
+          onClose={() => setWishing(false)}
+        />
+      ) : null}
       {laying ? (
         <LayDialog
           painting={painting}
@@ -111,6 +154,24 @@ function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
       ) : null}
     </View>
   );
+}
+
+const isMaterial = (painting: Painting, coatId: string): boolean =>
+  painting.coats.find((c) => c.id === coatId)?.recipe.material !== undefined;
+
+/** What the repair comes to for the paint of the whole coat. */
+function batchWords(painting: Painting, repair: Repair): string {
+  const coat = painting.coats.find((c) => c.id === repair.coatId);
+  if (!coat || repair.mlPer10MlPaint === null || coat.recipe.mix.length === 0) return '';
+  const area = coatAreaCm2(painting, coat, unlaidPassages(painting, coat));
+  if (!(area > 0)) return '';
+  const { paintMl } = paintNeeded(
+    STUDIO_HANDBOOK,
+    coat.recipe,
+    area,
+    lossesOf(STUDIO_HANDBOOK, painting),
+  );
+  return `, ${((repair.mlPer10MlPaint * paintMl) / 10).toFixed(1)} ml for the whole coat`;
 }
 
 function RepairButton({
@@ -130,7 +191,7 @@ function RepairButton({
       changePainting(
         painting.id,
         `${repairAction(repair, school)}: ${repair.changed.name}`,
-        (p, making) => changeCoat(p, repair.changed, false, making),
+        (p, making) => applyRepair(p, repair, making),
       ),
     );
   const slower = repair.touchDryDaysAfter - repair.touchDryDaysBefore;
@@ -138,6 +199,7 @@ function RepairButton({
     Math.abs(slower) < 0.05
       ? 'No slower to dry'
       : `Touch-dry in ${duration(repair.touchDryDaysAfter)} instead of ${duration(repair.touchDryDaysBefore)}`;
+  const batch = batchWords(painting, repair);
   const schools = repair.satisfies
     .filter((key) => key !== school)
     .map((key) => SCHOOLS[key].name.toLowerCase());
@@ -149,7 +211,9 @@ function RepairButton({
         onPress={apply}
       />
       <Text size="small" tone="ink2">
-        {repair.mlPer10MlPaint ? `${repair.mlPer10MlPaint.toFixed(1)} ml to 10 ml of paint. ` : ''}
+        {repair.mlPer10MlPaint
+          ? `${repair.mlPer10MlPaint.toFixed(1)} ml to 10 ml of paint${batch}. `
+          : ''}
         {cost}
         {schools.length > 0 ? `. It then also passes ${schools.join(', ')}.` : '.'}
       </Text>

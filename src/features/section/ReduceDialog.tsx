@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { CoreError } from '@/core/errors';
 import { HOW_REDUCED, reduceFilm, type HowReduced, type Painting } from '@/core/painting';
 import type { Left } from '@/data/applications';
+import { RULE_TEXTS } from '@/data/rule-texts';
 import { changePainting } from '@/store/actions';
 import { nowMs as presentMs } from '@/store/clock';
 import { useStoreDispatch } from '@/store/hooks';
@@ -26,6 +27,7 @@ interface Props {
 const HOW_NAMES: Record<HowReduced, string> = {
   wiped: 'wiped back',
   scraped: 'scraped',
+  sanded: 'sanded',
   'painted-out': 'painted out',
 };
 const LEFT_OPTIONS: { key: Left; name: string }[] = [
@@ -73,6 +75,11 @@ export function ReduceDialog({ painting, passageId, spotName, filmName, nowMs, o
           <Text size="small" tone="ink2">
             A covering coat is put first in the plan of this passage. Edit it, and lay it.
           </Text>
+        ) : null}
+        {how === 'sanded' ? (
+          <Notice tone="refusal">
+            {`${RULE_TEXTS['dry-sanding'].says} ${RULE_TEXTS['dry-sanding'].mend}`}
+          </Notice>
         ) : null}
         <WhenChoice value={when} onChange={setWhen} />
         {refusal ? <Notice tone="refusal">{refusal}</Notice> : null}

@@ -79,9 +79,11 @@ test('limits of a single coat are said even where the school is content', () => 
   const fat = stackOf([recipe(WHITE), recipe(WHITE, 0.4, [part('alkyd-medium')], 60)]);
   const { view } = open(fat);
   act(() => view().choose('c1'));
-  expect(view().chosen!.limits).toEqual([
-    { sentence: expect.stringContaining('over a third'), refused: true },
-  ]);
+  expect(view().chosen!.findings[0]).toMatchObject({
+    rule: 'medium-over-third',
+    severity: 'forbid',
+    overruled: null,
+  });
 });
 
 test('a painting or passage that is not there gives no view', () => {

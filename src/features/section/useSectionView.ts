@@ -7,9 +7,9 @@ import {
   type SiteStack,
 } from '@/core/painting';
 import { repairsFor, type Repair } from '@/core/repair';
+import type { Finding } from '@/core/rules';
 import {
   figuresSentence,
-  limitSentence,
   SCHOOL_KEYS,
   SCHOOLS,
   verdictSentence,
@@ -35,7 +35,7 @@ export interface LayerView {
   figures: string;
   broken: boolean;
   dissents: Dissent[];
-  limits: { sentence: string; refused: boolean }[];
+  findings: Finding[];
   repairs: Repair[];
 }
 
@@ -91,10 +91,7 @@ function layerView(painting: Painting, layer: Layer, repairs: Repair[]): LayerVi
     figures: verdict ? figuresSentence(verdict) : '',
     broken: isBroken(layer, painting.school),
     dissents: dissentsOf(layer, painting.school),
-    limits: layer.limits.map((limit) => ({
-      sentence: limitSentence(limit),
-      refused: limit.verdict === 'fail',
-    })),
+    findings: layer.findings,
     repairs,
   };
 }

@@ -39,6 +39,7 @@ const BODY = {
   linen: '#8A7F66',
   'wood-panel': '#B79A6F',
   'fibreboard-panel': '#8B6B4C',
+  'metal-panel': '#A5A3A0',
 } as const;
 
 interface Box {

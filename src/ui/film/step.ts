@@ -36,5 +36,5 @@ export interface GroundDrawing {
   colour: string;
   /** Thickness drawn, um; gesso is cut short. */
   thicknessUm: number;
-  support: 'canvas' | 'linen' | 'wood-panel' | 'fibreboard-panel';
+  support: 'canvas' | 'linen' | 'wood-panel' | 'fibreboard-panel' | 'metal-panel';
 }

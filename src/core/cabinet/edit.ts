@@ -1,0 +1,31 @@
+import { mergeList } from '../merge-list';
+import type { Cabinet, CabinetMedium, CabinetPaint } from './schema';
+
+const changed = (cabinet: Cabinet, change: Partial<Cabinet>): Cabinet => ({
+  ...cabinet,
+  ...change,
+  revision: cabinet.revision + 1,
+});
+
+/** In the place of the entry with its id, or last. */
+const put = <T extends { id: string }>(list: T[], item: T): T[] =>
+  list.some((x) => x.id === item.id)
+    ? list.map((x) => (x.id === item.id ? item : x))
+    : [...list, item];
+
+export const putPaint = (cabinet: Cabinet, paint: CabinetPaint): Cabinet =>
+  changed(cabinet, { paints: put(cabinet.paints, paint) });
+
+export const putPaints = (cabinet: Cabinet, paints: CabinetPaint[]): Cabinet =>
+  changed(cabinet, { paints: paints.reduce(put, cabinet.paints) });
+
+export const putMedium = (cabinet: Cabinet, medium: CabinetMedium): Cabinet =>
+  changed(cabinet, { mediums: put(cabinet.mediums, medium) });
+
+/** Merge two descendants of one cabinet, so that two tabs that both wrote lose nothing. */
+export const mergeCabinets = (base: Cabinet, mine: Cabinet, theirs: Cabinet): Cabinet => ({
+  ...mine,
+  revision: Math.max(mine.revision, theirs.revision) + 1,
+  paints: mergeList(base.paints, mine.paints, theirs.paints),
+  mediums: mergeList(base.mediums, mine.mediums, theirs.mediums),
+});

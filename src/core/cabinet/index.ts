@@ -1,0 +1,20 @@
+export { mergeCabinets, putMedium, putPaint, putPaints } from './edit';
+export {
+  asTube,
+  colourIndexOf,
+  hazardOf,
+  pigmentRow,
+  shortPigmentName,
+  type Hazard,
+} from './paints';
+export { COLUMNS, readPaintRow, rowOfPaint, type ReadRow, type Row } from './rows';
+export {
+  CABINET_SCHEMA_VERSION,
+  cabinetMediumSchema,
+  cabinetPaintSchema,
+  cabinetSchema,
+  type Cabinet,
+  type CabinetMedium,
+  type CabinetPaint,
+} from './schema';
+export { starterCabinet } from './starter';

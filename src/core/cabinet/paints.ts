@@ -1,0 +1,51 @@
+import { PIGMENT_ROWS, type PigmentRow } from '@/data/pigments';
+import type { OwnTube } from '../film';
+import type { CabinetPaint } from './schema';
+
+/** The paint as a recipe carries it: what it is made of, without what it costs or how much is left. */
+export const asTube = ({
+  id,
+  name,
+  pigments,
+  binder,
+  extenderShare,
+  oilWtPct,
+  dryingFactor,
+  makeUpUnknown,
+}: CabinetPaint): OwnTube => ({
+  id,
+  name,
+  pigments,
+  binder,
+  extenderShare,
+  oilWtPct,
+  dryingFactor,
+  makeUpUnknown,
+});
+
+const BY_KEY: ReadonlyMap<string, PigmentRow> = new Map(PIGMENT_ROWS.map((r) => [r.key, r]));
+
+export const pigmentRow = (key: string): PigmentRow | undefined => BY_KEY.get(key);
+
+/** "PW6 + PB29": the Colour Index names of a paint. */
+export const colourIndexOf = (tube: Pick<OwnTube, 'pigments'>): string =>
+  tube.pigments.map((p) => pigmentRow(p.pigment)?.ci ?? p.pigment).join(' + ');
+
+/** A short name for a pigment: what stands before the bracket in the table. */
+export const shortPigmentName = (key: string): string =>
+  (pigmentRow(key)?.name ?? key).replace(/ \(.*/, '');
+
+export interface Hazard {
+  /** The metals of the paint that can harm, named. */
+  metals: string[];
+  notes: string[];
+}
+
+/** What the table says of the dangers of a paint's pigments. */
+export function hazardOf(tube: Pick<OwnTube, 'pigments'>): Hazard {
+  const rows = tube.pigments.map((p) => pigmentRow(p.pigment)).filter((r) => r !== undefined);
+  return {
+    metals: [...new Set(rows.flatMap((r) => r.hazard.metals))],
+    notes: [...new Set(rows.map((r) => r.hazard.note))],
+  };
+}

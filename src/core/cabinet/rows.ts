@@ -1,0 +1,131 @@
+import { BINDERS } from '@/data/binders';
+import { PIGMENT_ROWS } from '@/data/pigments';
+import { issuesOf } from '../issues';
+import { pigmentRow } from './paints';
+import { cabinetPaintSchema, type CabinetPaint } from './schema';
+
+/**
+ * A paint as a row of a table file, and back. One row per paint; several pigments are written
+ * "PW6 titanium-white 2 + PB29 ultramarine-blue 1". Reading a row never throws: it gives the paint, or what is wrong.
+ */
+export const COLUMNS = [
+  'id',
+  'name',
+  'pigments',
+  'binder',
+  'extender_pct',
+  'tube_ml',
+  'price',
+  'left_pct',
+  'oil_wt_pct',
+  'drying_factor',
+  'make_up_unknown',
+  'archived',
+] as const;
+export type Column = (typeof COLUMNS)[number];
+export type Row = Partial<Record<string, string>>;
+
+const tidy = (value: number): string => String(Number(value.toFixed(4)));
+const orEmpty = (value: number | null): string => (value === null ? '' : tidy(value));
+
+export const rowOfPaint = (paint: CabinetPaint): Record<Column, string> => ({
+  id: paint.id,
+  name: paint.name,
+  pigments: paint.pigments
+    .map((p) =>
+      `${pigmentRow(p.pigment)?.ci.replace(/ .*/, '') ?? ''} ${p.pigment} ${tidy(p.parts)}`.trim(),
+    )
+    .join(' + '),
+  binder: paint.binder,
+  extender_pct: tidy(paint.extenderShare * 100),
+  tube_ml: tidy(paint.tubeMl),
+  price: orEmpty(paint.price),
+  left_pct: tidy(paint.left * 100),
+  oil_wt_pct: orEmpty(paint.oilWtPct),
+  drying_factor: orEmpty(paint.dryingFactor),
+  make_up_unknown: paint.makeUpUnknown ? 'yes' : 'no',
+  archived: paint.archived ? 'yes' : 'no',
+});
+
+/** A number as people type it: with a comma too. NaN where it is none, so that the schema says so. */
+const number = (text: string | undefined): number => {
+  const trimmed = (text ?? '').trim().replace(',', '.');
+  return trimmed === '' ? NaN : Number(trimmed);
+};
+const numberOr = <T>(text: string | undefined, absent: T): number | T =>
+  (text ?? '').trim() === '' ? absent : number(text);
+const YES = new Set(['yes', 'true', '1', 'x']);
+const yes = (text: string | undefined): boolean => YES.has((text ?? '').trim().toLowerCase());
+
+/** A pigment by its key, its Colour Index name where only one pigment bears it, or its name. */
+function pigmentNamed(words: string): string {
+  const said = words.toLowerCase().trim();
+  const byKey = said.split(/\s+/).find((word) => pigmentRow(word));
+  if (byKey) return byKey;
+  const byCi = PIGMENT_ROWS.filter((r) => r.ci.toLowerCase() === said);
+  if (byCi.length === 1) return byCi[0]!.key;
+  const byName = PIGMENT_ROWS.filter(
+    (r) =>
+      r.name.toLowerCase().replace(/ \(.*/, '') === said || r.key === said.replace(/\s+/g, '-'),
+  );
+  return byName.length === 1 ? byName[0]!.key : words.trim();
+}
+
+function pigmentsFrom(text: string): { pigment: string; parts: number }[] {
+  return text
+    .split('+')
+    .map((piece) => piece.trim())
+    .filter((piece) => piece !== '')
+    .map((piece) => {
+      const match = /^(.*?)\s+([0-9]+(?:[.,][0-9]+)?)$/.exec(piece);
+      return match
+        ? { pigment: pigmentNamed(match[1]!), parts: number(match[2]) }
+        : { pigment: pigmentNamed(piece), parts: 1 };
+    });
+}
+
+function binderNamed(text: string | undefined): string {
+  const said = (text ?? '').trim().toLowerCase();
+  const found = Object.values(BINDERS).find((b) => b.key === said || b.name === said);
+  return found?.key ?? said;
+}
+
+export type ReadRow = { paint: CabinetPaint } | { problems: string[] };
+
+const COLUMN_OF: Record<string, Column> = {
+  pigments: 'pigments',
+  binder: 'binder',
+  extenderShare: 'extender_pct',
+  tubeMl: 'tube_ml',
+  price: 'price',
+  left: 'left_pct',
+  oilWtPct: 'oil_wt_pct',
+  dryingFactor: 'drying_factor',
+  name: 'name',
+  id: 'id',
+};
+
+/** @param newId for a row that names no paint */
+export function readPaintRow(row: Row, newId: () => string): ReadRow {
+  const parsed = cabinetPaintSchema.safeParse({
+    id: (row.id ?? '').trim() || newId(),
+    name: row.name ?? '',
+    pigments: pigmentsFrom(row.pigments ?? ''),
+    binder: binderNamed(row.binder || 'linseed'),
+    extenderShare: Number((numberOr(row.extender_pct, 0) / 100).toFixed(6)),
+    tubeMl: numberOr(row.tube_ml, 37),
+    price: numberOr(row.price, null),
+    left: Number((numberOr(row.left_pct, 100) / 100).toFixed(6)),
+    oilWtPct: numberOr(row.oil_wt_pct, null),
+    dryingFactor: numberOr(row.drying_factor, null),
+    makeUpUnknown: yes(row.make_up_unknown),
+    archived: yes(row.archived),
+  });
+  if (parsed.success) return { paint: parsed.data };
+  return {
+    problems: issuesOf(parsed.error).map(({ where, message }) => {
+      const column = COLUMN_OF[where.split('.')[0]!] ?? where;
+      return `${column}: ${message}`;
+    }),
+  };
+}

@@ -1,0 +1,104 @@
+import { z } from 'zod';
+import { climateSchema, REFERENCE_CLIMATE } from '../drying';
+import { recipeSchema } from '../film';
+import { STUDIO_HANDBOOK } from '../handbook';
+import type { AssessOptions } from '../painting';
+import {
+  COAT_ROLES,
+  groundSchema,
+  ONTO,
+  PAINTING_SCHEMA_VERSION,
+  SUPPORT_KINDS,
+  type Painting,
+} from '../painting/schema';
+import { SCHOOL_KEYS } from '../schools';
+
+/** A stack of coats, the lowest first, as the verbs take it. */
+export const stackInputSchema = z.object({
+  ground: groundSchema.default({ kind: 'acrylic-gesso', coats: 4 }),
+  support: z.enum(SUPPORT_KINDS).default('canvas'),
+  climate: climateSchema.default(REFERENCE_CLIMATE),
+  now: z.iso.datetime().default('1970-01-01T00:00:00.000Z').describe('the present, ISO 8601, UTC'),
+  school: z
+    .enum(SCHOOL_KEYS)
+    .default('total-oil')
+    .describe('the school that repairs are solved for'),
+  coats: z
+    .array(
+      z.object({
+        name: z.string().min(1),
+        recipe: recipeSchema,
+        role: z.enum(COAT_ROLES).default('overpainting'),
+        onto: z
+          .enum(ONTO)
+          .default('touch-dry')
+          .describe('what the coat below is when this goes on'),
+        laidAt: z.iso
+          .datetime()
+          .nullable()
+          .default(null)
+          .describe('when it was laid, or null while it is planned; laid coats come first'),
+      }),
+    )
+    .min(1, { error: 'Give at least one coat, the lowest first.' }),
+});
+export type StackInput = z.infer<typeof stackInputSchema>;
+
+const HERE = 'here';
+const PASSAGES = [
+  { id: HERE, name: HERE, share: 0.5 },
+  { id: 'elsewhere', name: 'elsewhere', share: 0.5 },
+];
+
+/** The id of the n-th coat of a stack. */
+export const coatId = (i: number): string => `coat-${i}`;
+
+/** A stack of coats as a painting with one passage that it lies on. */
+export const paintingOf = (input: StackInput): Painting => ({
+  schemaVersion: PAINTING_SCHEMA_VERSION,
+  id: 'headless',
+  revision: 0,
+  createdAt: input.now,
+  updatedAt: input.now,
+  title: 'Headless',
+  support: { kind: input.support, widthMm: 500, heightMm: 400 },
+  ground: input.ground,
+  method: 'direct-start',
+  school: input.school,
+  passages: PASSAGES,
+  touches: [],
+  coats: input.coats.map((coat, i) => ({
+    id: coatId(i),
+    name: coat.name,
+    role: coat.role,
+    passageIds: [HERE],
+    recipe: coat.recipe,
+    application: 'brush-coat',
+    onto: coat.onto,
+    spot: null,
+  })),
+  events: input.coats.flatMap((coat, i): Painting['events'] =>
+    coat.laidAt === null
+      ? []
+      : [
+          {
+            id: `laid-${i}`,
+            kind: 'laid',
+            at: coat.laidAt,
+            coatId: coatId(i),
+            passageIds: [HERE],
+            spot: null,
+            intoWet: coat.onto === 'wet',
+            name: coat.name,
+            role: coat.role,
+            recipe: coat.recipe,
+          },
+        ],
+  ),
+});
+
+export const optionsOf = (input: StackInput): AssessOptions => ({
+  handbook: STUDIO_HANDBOOK,
+  climate: input.climate,
+  nowMs: Date.parse(input.now),
+});

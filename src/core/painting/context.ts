@@ -1,0 +1,62 @@
+import { paintSpeed, type PaintSpeed } from '../drying';
+import { composition, filmOfRecipe, type Composition, type Constituents } from '../film';
+import type { Handbook } from '../handbook';
+import { traitsOf, type Traits } from '../rules';
+import { groundFilm, groundReadyAtMs, surfaceOf } from './ground';
+import type { AssessOptions } from './layer';
+import { stackBuilder, type StackBuilder } from './reduce';
+import type { Coat, Painting } from './schema';
+
+/** What one assessment shares between passages: the same film of the same coat is reckoned once. */
+export interface Context extends AssessOptions, Omit<Reckoned, 'filmOf'> {
+  painting: Painting;
+  stacks: StackBuilder;
+  groundReadyAtMs: number | null;
+  coats: Map<string, Coat>;
+}
+
+const memoized = <K extends object, V>(compute: (key: K) => V): ((key: K) => V) => {
+  const cache = new WeakMap<K, V>();
+  return (key) => {
+    const known = cache.get(key);
+    if (known !== undefined) return known;
+    const value = compute(key);
+    cache.set(key, value);
+    return value;
+  };
+};
+
+interface Reckoned {
+  filmOf: (recipe: Coat['recipe']) => Constituents;
+  compositionOf: (c: Constituents) => Composition;
+  speedOf: (c: Constituents) => PaintSpeed;
+  traitsOf: (c: Constituents) => Traits;
+}
+
+/**
+ * What follows from a recipe alone is reckoned once as long as the recipe lives: recipes and mixtures are never
+ * changed, only replaced, so a painting that is looked at every minute pays for its coats once.
+ */
+const reckonedBy = memoized((handbook: Handbook): Reckoned => ({
+  filmOf: memoized((recipe) => filmOfRecipe(handbook, recipe)),
+  compositionOf: memoized((c) => composition(handbook, c)),
+  speedOf: memoized((c) => paintSpeed(handbook, c)),
+  traitsOf: memoized(traitsOf),
+}));
+
+export function contextOf(
+  painting: Painting,
+  { handbook, climate, nowMs }: AssessOptions,
+): Context {
+  const { filmOf, ...reckoned } = reckonedBy(handbook);
+  return {
+    ...reckoned,
+    handbook,
+    climate,
+    nowMs,
+    painting,
+    stacks: stackBuilder(handbook, surfaceOf(painting.ground), groundFilm(painting.ground), filmOf),
+    groundReadyAtMs: groundReadyAtMs(handbook, painting.ground, climate.relativeHumidityPct),
+    coats: new Map(painting.coats.map((coat) => [coat.id, coat])),
+  };
+}

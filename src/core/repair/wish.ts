@@ -1,0 +1,205 @@
+import type { IngredientKey } from '@/data/ingredients';
+import { dryingClock, quantileOf, type LogNormal } from '../drying';
+import { verdictOf, type AssessOptions, type Coat, type Layer } from '../painting';
+import { SCHOOL_KEYS, type SchoolKey } from '../schools';
+import { volumeOfPart, withMoreOf } from './amounts';
+import { firstPassing } from './solve';
+import { layersOf, nothingNewRefused, soundFilm, withCoat } from './trial';
+import type { RepairRequest } from './types';
+
+/** A wish in time for a coat that is laid at `layAtMs`: still open until, or touch-dry by, with a chance. */
+export interface Wish {
+  kind: 'open-until' | 'dry-by';
+  atMs: number;
+  layAtMs: number;
+  /** Between 0 and 1; the usual is 0.9. */
+  chance: number;
+}
+
+export type WishLever = 'as-it-is' | 'thickness' | 'medium' | 'slow-oil' | 'alkyd' | 'clove-oil';
+
+export interface WishAnswer {
+  lever: WishLever;
+  changed: Coat;
+  ingredient: IngredientKey | null;
+  /** When the wished stage is reached with the wished chance. */
+  reachedAtMs: number | null;
+  /** Passes the painting's school as well as before, or better. */
+  holds: boolean;
+  satisfies: SchoolKey[];
+}
+
+/** The dose that decides: the latest still-open moment wants a low quantile, being dry a high one. */
+function decidingDose(layer: Layer, wish: Wish, options: AssessOptions): LogNormal {
+  const { touch } = layer.times;
+  return wish.kind === 'dry-by'
+    ? touch
+    : { median: touch.median * options.handbook.constants.openOverTouch, sigma: touch.sigma };
+}
+
+/** When the stage is reached with the wished chance, at the place where it is hardest. Null: never in this climate. */
+function reachedAt(layers: Layer[], wish: Wish, options: AssessOptions): number | null {
+  const times = layers.map((layer) => {
+    const clock = dryingClock(
+      options.handbook.constants,
+      layer.times.kind,
+      options.climate,
+      wish.layAtMs,
+      null,
+    );
+    const p = wish.kind === 'dry-by' ? wish.chance : 1 - wish.chance;
+    return clock.timeOf(quantileOf(decidingDose(layer, wish, options), p));
+  });
+  if (times.length === 0 || times.includes(null)) return null;
+  return wish.kind === 'dry-by'
+    ? Math.max(...(times as number[]))
+    : Math.min(...(times as number[]));
+}
+
+const granted = (reached: number | null, wish: Wish): boolean =>
+  wish.kind === 'dry-by'
+    ? reached !== null && reached <= wish.atMs
+    : reached === null || reached >= wish.atMs;
+
+const PASSING = new Set(['ok', 'note', 'not-applicable']);
+const holdsBy = (layers: Layer[], school: SchoolKey): boolean =>
+  layers.every((l) => PASSING.has(verdictOf(l, school)?.verdict ?? 'ok'));
+
+interface Lever {
+  lever: WishLever;
+  ingredient: IngredientKey | null;
+  /** How far it can be pulled, and the coat when it is. */
+  max: number;
+  pull(by: number): Coat;
+}
+
+const THINNEST_UM = 5;
+const THICKEST_UM = 300;
+/** At most half as much again as the mixture; the cap decides long before. */
+const MOST_ADDED_VOLUME = 0.5;
+const MOST_SHARE = 0.9;
+/** Half a per cent of oil of cloves is plenty, two the most; in parts of a medium a hundredth counts. */
+const MOST_CLOVE_SHARE = 0.02;
+
+/** More of an ingredient, in parts of the medium or, without one, of the paint. */
+const withIngredient = (coat: Coat, ingredient: IngredientKey, parts: number): Coat => ({
+  ...coat,
+  recipe: withMoreOf(coat.recipe, ingredient, parts),
+});
+
+/** More of an ingredient, told as its share of the whole mixture. */
+function withShareOf(coat: Coat, ingredient: IngredientKey, share: number): Coat {
+  const { recipe } = coat;
+  const m = recipe.mediumShare;
+  const total = recipe.medium.reduce((s, p) => s + p.parts, 0);
+  const rest = m * (1 - share);
+  const medium =
+    m === 0
+      ? [{ ingredient, parts: 1 }]
+      : [
+          ...recipe.medium.map((p) => ({ ...p, parts: (p.parts / total) * rest })),
+          { ingredient, parts: share },
+        ];
+  return { ...coat, recipe: { ...recipe, medium, mediumShare: m === 0 ? share : rest + share } };
+}
+
+function leversFor(coat: Coat, wish: Wish): Lever[] {
+  const { recipe } = coat;
+  const h = recipe.thicknessUm;
+  const withThickness = (thicknessUm: number): Coat => ({
+    ...coat,
+    recipe: { ...recipe, thicknessUm },
+  });
+  const longer = wish.kind === 'open-until';
+  const levers: Lever[] = [
+    {
+      lever: 'thickness',
+      ingredient: null,
+      max: longer ? Math.max(0, THICKEST_UM - h) : Math.max(0, h - THINNEST_UM),
+      pull: (by) => withThickness(longer ? h + by : h - by),
+    },
+  ];
+  if (recipe.mix.length === 0) return levers;
+  const mostParts = MOST_ADDED_VOLUME / volumeOfPart(recipe);
+  if (recipe.medium.length > 0)
+    levers.push({
+      lever: 'medium',
+      ingredient: null,
+      max: MOST_SHARE - recipe.mediumShare,
+      pull: (by) => ({ ...coat, recipe: { ...recipe, mediumShare: recipe.mediumShare + by } }),
+    });
+  if (longer) {
+    levers.push(
+      {
+        lever: 'slow-oil',
+        ingredient: 'poppy',
+        max: mostParts,
+        pull: (by) => withIngredient(coat, 'poppy', by),
+      },
+      {
+        lever: 'clove-oil',
+        ingredient: 'clove-oil',
+        max: MOST_CLOVE_SHARE,
+        pull: (by) => withShareOf(coat, 'clove-oil', by),
+      },
+    );
+  } else
+    levers.push({
+      lever: 'alkyd',
+      ingredient: 'alkyd-medium',
+      max: mostParts,
+      pull: (by) => withIngredient(coat, 'alkyd-medium', by),
+    });
+  return levers;
+}
+
+/**
+ * What to change in a planned coat so that it stays open, or is dry, when the painter wishes: thickness, share
+ * of medium, a slow oil, alkyd medium, a trace of oil of cloves. Each lever is pulled as little as does it,
+ * found by bisection, and only within the cap and what the rules allow; those that keep the school come first.
+ * An empty list is an answer: nothing sound grants it.
+ */
+export function wishesFor(
+  request: RepairRequest,
+  wish: Wish,
+  options: AssessOptions,
+): WishAnswer[] {
+  const coat = request.painting.coats.find((c) => c.id === request.coatId);
+  if (!coat || coat.recipe.material !== undefined) return [];
+  const before = layersOf(request.painting, coat.id, options);
+  if (before.length === 0) return [];
+  const heldBefore = holdsBy(before, request.school);
+  const answer = (
+    lever: WishLever,
+    ingredient: IngredientKey | null,
+    changed: Coat,
+  ): WishAnswer => {
+    const layers = layersOf(withCoat(request.painting, changed), coat.id, options);
+    return {
+      lever,
+      changed,
+      ingredient,
+      reachedAtMs: reachedAt(layers, wish, options),
+      holds: holdsBy(layers, request.school) || !heldBefore,
+      satisfies: SCHOOL_KEYS.filter((s) => holdsBy(layers, s)),
+    };
+  };
+  if (granted(reachedAt(before, wish, options), wish)) return [answer('as-it-is', null, coat)];
+  const answers = leversFor(coat, wish).flatMap(
+    ({ lever, ingredient, max, pull }): WishAnswer[] => {
+      if (max <= 0) return [];
+      const layersAt = (by: number) =>
+        layersOf(withCoat(request.painting, pull(by)), coat.id, options);
+      const by = firstPassing(max, (x) => granted(reachedAt(layersAt(x), wish, options), wish));
+      if (by === null) return [];
+      const layers = layersAt(by);
+      const sound =
+        layers.every((l) => soundFilm(l, options) || !before.every((b) => soundFilm(b, options))) &&
+        nothingNewRefused(before, layers);
+      return sound ? [answer(lever, ingredient, pull(by))] : [];
+    },
+  );
+  return answers.sort(
+    (a, b) => Number(b.holds) - Number(a.holds) || b.satisfies.length - a.satisfies.length,
+  );
+}

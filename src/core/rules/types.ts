@@ -1,0 +1,100 @@
+import type { RuleKey, Severity } from '@/data/rules';
+import type { Climate, DryingTimes } from '../drying';
+import type { Composition, Constituents } from '../film';
+import type { Handbook } from '../handbook';
+import type { CoatRole, Ground, Onto, Overrule, Support } from '../painting/schema';
+import type { Traits } from './traits';
+
+/** A film as the rules see it. */
+export interface RuleFilm {
+  key: string;
+  name: string;
+  role: CoatRole;
+  /** As it lies now: after ground loss and removals. */
+  kept: Constituents;
+  composition: Composition;
+  thicknessUm: number;
+  times: DryingTimes;
+  traits: Traits;
+  planned: boolean;
+  laidAtMs: number | null;
+  onto: Onto | null;
+  lossFraction: number;
+  sanded: boolean;
+  overruled: Overrule[];
+}
+
+/** What lies below a film, summed up on the way up. */
+export interface BelowSummary {
+  /** Oil or alkyd of any age, ground and old painting among them. */
+  oil: boolean;
+  /** The film just below, and the nearest that has a body. */
+  direct: RuleFilm | null;
+  /** Pastel, tempera, varnish, drawing: anything but paint. */
+  otherStuff: boolean;
+  /** Driers, clove oil, resin, wax, water in any film. */
+  additives: boolean;
+  body: RuleFilm | null;
+  zincForbidden: string | null;
+  zincTrace: string | null;
+  resin: string | null;
+  retouch: string | null;
+  finalVarnish: string | null;
+  pastel: string | null;
+  drier: string | null;
+  clove: string | null;
+  bitumen: string | null;
+  charcoal: string | null;
+  graphite: string | null;
+  dye: string | null;
+  shellac: string | null;
+  bleeder: string | null;
+}
+
+/** One film in its place. */
+export interface RuleSite {
+  handbook: Handbook;
+  climate: Climate;
+  support: Support;
+  ground: Ground;
+  groundReadyAtMs: number | null;
+  /** It covers a large part of the picture. */
+  large: boolean;
+  film: RuleFilm;
+  below: BelowSummary;
+  /** Of the film just below when this one goes on. */
+  lowerTouchDry: boolean;
+  lowerThroughDry: boolean;
+  /** Dose the film below has had by then, over its touch-dry dose. */
+  lowerTouchRatio: number;
+  trapIndex: number | null;
+  /** The time the film went on; for a planned one, now. */
+  atMs: number;
+  /** Nothing lies or is planned on it. */
+  top: boolean;
+  /** It goes into a film that is open: the two become one. */
+  intoOpen: boolean;
+}
+
+/** That a rule speaks, and how loud. */
+export interface Hit {
+  severity: Severity;
+  /** The other film it is about, if any. */
+  about?: string | null;
+  /** Waiting until then mends it; absent: no waiting does, or nobody can say. */
+  untilMs?: number | null;
+  /** The figure behind it. */
+  value?: number;
+}
+
+export type Predicate = (site: RuleSite) => Hit | null;
+
+export interface Finding {
+  rule: RuleKey;
+  severity: Severity;
+  about: string | null;
+  untilMs: number | null;
+  value: number | null;
+  /** The painter's reason for going against it; null where it stands. */
+  overruled: string | null;
+}

@@ -1,0 +1,63 @@
+import type { PigmentRow } from './pigments';
+
+/**
+ * Two paints of old pictures and recipe books, kept so that the rules against them can speak. Estimates
+ * from memory, low: nobody should plan with them.
+ */
+const range = (lo: number, typical: number, hi: number) => ({ lo, typical, hi });
+const LOW = { density: 'low', oil_absorption: 'low', drying_time_factor: 'low' } as const;
+
+export const HISTORIC_PIGMENTS: PigmentRow[] = [
+  {
+    key: 'verdigris',
+    ci: 'PG20',
+    name: 'Verdigris (copper acetate)',
+    class: 'inorganic',
+    density_g_cm3: range(1.8, 1.88, 2.0),
+    oil_absorption_g_per_100g: range(25, 32, 45),
+    drying_time_factor: range(0.4, 0.6, 0.9),
+    drier_class: 'fast',
+    transparency: 'transparent',
+    tinting_strength: 2,
+    refractive_index: 1.54,
+    masstone_srgb: '#1f6f62',
+    tint_srgb: '#9fcfc0',
+    hazard: {
+      metals: ['copper'],
+      note: 'copper compound: harmful if swallowed, irritates eyes; do not breathe dust',
+    },
+    film_note: 'Darkens and browns in oil; reacts with sulfide pigments.',
+    confidence: LOW,
+    sources: 'Artists’ Pigments series; Gettens & Stout; from memory',
+    compilations: 1,
+    tube_oil_wt_pct: range(32, 38, 45),
+    tube_oil_source: 'judgement; from memory',
+    reactive_zinc: false,
+  },
+  {
+    key: 'bitumen',
+    ci: 'NBk6',
+    name: 'Bitumen (asphaltum)',
+    class: 'organic',
+    density_g_cm3: range(1.0, 1.1, 1.2),
+    oil_absorption_g_per_100g: range(40, 60, 90),
+    drying_time_factor: range(2, 4, 10),
+    drier_class: 'very-slow',
+    transparency: 'transparent',
+    tinting_strength: 3,
+    refractive_index: null,
+    masstone_srgb: '#2b1d14',
+    tint_srgb: '#a08d7c',
+    hazard: {
+      metals: [],
+      note: 'may hold cancer-causing tars: nitrile gloves, no heating, no skin contact',
+    },
+    film_note: 'Never dries: wrinkles and crawls for ever, whatever lies on it.',
+    confidence: LOW,
+    sources: 'Carlyle, The Artist’s Assistant; from memory',
+    compilations: 1,
+    tube_oil_wt_pct: range(40, 50, 60),
+    tube_oil_source: 'judgement; from memory',
+    reactive_zinc: false,
+  },
+];

@@ -1,0 +1,186 @@
+import { closeIcon } from '@/ui/icons';
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import {
+  INGREDIENT_KEYS,
+  INGREDIENT_KINDS,
+  INGREDIENTS,
+  type IngredientKey,
+  type IngredientKind,
+} from '@/data/ingredients';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Icon } from '@/ui/Icon';
+import { Notice } from '@/ui/Notice';
+import { Sheet } from '@/ui/Sheet';
+import { Stepper } from '@/ui/Stepper';
+import { Heading, Text } from '@/ui/Text';
+import { colour, space, TARGET } from '@/ui/tokens';
+
+/** An ingredient while it is edited: parts as typed. */
+export interface IngredientDraft {
+  parts: string;
+  ingredient: IngredientKey;
+  solidsWtPct?: number | undefined;
+}
+
+const KIND_NAMES: Record<IngredientKind, string> = {
+  oil: 'Oils',
+  'resin-varnish': 'Resin varnishes',
+  alkyd: 'Alkyd',
+  wax: 'Wax',
+  balsam: 'Balsams',
+  solvent: 'Solvents',
+  drier: 'Driers, by the drop',
+  retarder: 'To keep it open',
+  historic: 'Historic, refused by the rules',
+};
+
+interface Props {
+  lines: IngredientDraft[];
+  onChange: (lines: IngredientDraft[]) => void;
+  /** Words for what is wrong with a line's parts. */
+  problem: (line: number) => string | undefined;
+  measure?: string;
+}
+
+/** A medium line by line: parts with steppers, strength where there is one to set, cautions below. */
+export function IngredientLines({ lines, onChange, problem, measure = 'parts' }: Props) {
+  const [adding, setAdding] = useState(false);
+  const replace = (i: number, change: Partial<IngredientDraft>) =>
+    onChange(lines.map((line, n) => (n === i ? { ...line, ...change } : line)));
+  const cautions = [
+    ...new Set(lines.map((l) => INGREDIENTS[l.ingredient].caution).filter((c) => c !== undefined)),
+  ];
+  return (
+    <View style={{ gap: space.s }}>
+      {lines.map((line, i) => (
+        <IngredientLine
+          key={line.ingredient}
+          line={line}
+          measure={measure}
+          error={problem(i)}
+          onChange={(change) => replace(i, change)}
+          onOut={() => onChange(lines.filter((_, n) => n !== i))}
+        />
+      ))}
+      <Action
+        title="Add an ingredient"
+        onPress={() => setAdding(true)}
+        style={{ alignSelf: 'flex-start' }}
+      />
+      {cautions.map((c) => (
+        <Notice key={c}>{c}</Notice>
+      ))}
+      {adding ? (
+        <IngredientPicker
+          taken={lines.map((l) => l.ingredient)}
+          onClose={() => setAdding(false)}
+          onPick={(ingredient) => {
+            onChange([...lines, { parts: '1', ingredient }]);
+            setAdding(false);
+          }}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+function IngredientLine({
+  line,
+  measure,
+  error,
+  onChange,
+  onOut,
+}: {
+  line: IngredientDraft;
+  measure: string;
+  error: string | undefined;
+  onChange: (change: Partial<IngredientDraft>) => void;
+  onOut: () => void;
+}) {
+  const { name, strength } = INGREDIENTS[line.ingredient];
+  const [from, to] = strength?.rangeWtPct ?? [0, 100];
+  return (
+    <View style={styles.line}>
+      <View style={styles.row}>
+        <Text strong style={{ flex: 1 }}>
+          {name}
+        </Text>
+        <Stepper
+          label={`${measure.charAt(0).toUpperCase()}${measure.slice(1)} of ${name}`}
+          hideLabel
+          step={0.5}
+          min={0.5}
+          max={999}
+          text={line.parts}
+          onChangeText={(parts) => onChange({ parts })}
+          error={error}
+        />
+        <Pressable
+          accessibilityRole="button"
+          aria-label={`Take out ${name}`}
+          onPress={onOut}
+          style={styles.out}
+        >
+          <Icon path={closeIcon} tint={colour.ink2} />
+        </Pressable>
+      </View>
+      {strength ? (
+        <Stepper
+          label={`Solids of ${name} by weight, usually ${Math.round(strength.usualWtPct)} %`}
+          unit="%"
+          step={1}
+          min={from}
+          max={to}
+          text={String(line.solidsWtPct ?? Math.round(strength.usualWtPct * 10) / 10)}
+          onChangeText={(text) => {
+            const value = Number(text);
+            onChange({ solidsWtPct: value > 0 && value < 100 ? value : undefined });
+          }}
+        />
+      ) : null}
+    </View>
+  );
+}
+
+export function IngredientPicker({
+  taken,
+  onPick,
+  onClose,
+}: {
+  taken: IngredientKey[];
+  onPick: (ingredient: IngredientKey) => void;
+  onClose: () => void;
+}) {
+  return (
+    <Sheet name="Choose an ingredient" onClose={onClose}>
+      {INGREDIENT_KINDS.map((kind) => {
+        const options = INGREDIENT_KEYS.filter(
+          (key) => INGREDIENTS[key].kind === kind && !taken.includes(key),
+        ).map((key) => ({ key, name: INGREDIENTS[key].name }));
+        return options.length === 0 ? null : (
+          <View key={kind}>
+            <Heading level={3} style={{ marginBottom: space.xs }}>
+              {KIND_NAMES[kind]}
+            </Heading>
+            <Choice
+              label={KIND_NAMES[kind]}
+              hideLabel
+              options={options}
+              value={null}
+              onChange={onPick}
+            />
+          </View>
+        );
+      })}
+      <Action title="Cancel" kind="quiet" onPress={onClose} />
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({
+  line: { borderBottomWidth: 1, borderBottomColor: colour.rule, paddingBottom: space.xs },
+  row: { flexDirection: 'row', alignItems: 'center' },
+  out: { width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center' },
+});

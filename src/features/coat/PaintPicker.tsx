@@ -1,0 +1,115 @@
+import { useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { asTube, pigmentRow } from '@/core/cabinet';
+import { PIGMENT_ROWS } from '@/data/pigments';
+import {
+  recentTubes,
+  tubeBinder,
+  tubeCodes,
+  tubeColour,
+  tubeId,
+  tubeName,
+  tubePigments,
+  type Tube,
+} from '@/features/tubes';
+import { usePaintings, useStoreSelector } from '@/store/hooks';
+import { Action } from '@/ui/Action';
+import { Field } from '@/ui/Field';
+import { Sheet } from '@/ui/Sheet';
+import { Heading, Text } from '@/ui/Text';
+import { colour, space, TARGET } from '@/ui/tokens';
+
+const DRIES: Record<string, string> = {
+  'very-fast': 'dries very fast',
+  fast: 'dries fast',
+  medium: 'dries as most',
+  slow: 'dries slowly',
+  'very-slow': 'dries very slowly',
+};
+
+/** The table as tubes, ground in the binder that the mix has already. */
+const tableTubes = (binder: Extract<Tube, { pigment: string }>['binder']): Tube[] =>
+  PIGMENT_ROWS.map((row) => ({ pigment: row.key, binder }));
+
+/** What can be found of a tube: its name, its Colour Index names, the names of its pigments. */
+const wordsOf = (tube: Tube): string =>
+  [
+    tubeName(tube),
+    tubeCodes(tube),
+    ...tubePigments(tube).map((p) => pigmentRow(p.pigment)?.name ?? ''),
+  ]
+    .join(' ')
+    .toLowerCase();
+
+function detail(tube: Tube): string {
+  const rows = tubePigments(tube).map((p) => pigmentRow(p.pigment));
+  const metals = [...new Set(rows.flatMap((r) => r?.hazard.metals ?? []))];
+  const [row] = rows;
+  const dries = rows.length === 1 && row ? `, ${row.transparency}, ${DRIES[row.drier_class]}` : '';
+  return `${tubeCodes(tube)}${dries}, in ${tubeBinder(tube)}${metals.length > 0 ? `; holds ${metals.join(', ')}` : ''}`;
+}
+
+/** A paint: those used last, those of the cabinet, or any pigment of the table. */
+export function PaintPicker({
+  binder,
+  onPick,
+  onClose,
+}: {
+  /** What a pigment of the table is ground in when it is picked. */
+  binder: Extract<Tube, { pigment: string }>['binder'];
+  onPick: (tube: Tube) => void;
+  onClose: () => void;
+}) {
+  const paintings = usePaintings();
+  const paints = useStoreSelector((state) => state.cabinet.paints);
+  const [search, setSearch] = useState('');
+  const wanted = search.trim().toLowerCase();
+  const matching = (tubes: Tube[]) => tubes.filter((t) => wordsOf(t).includes(wanted));
+  const own = paints.filter((p) => !p.archived).map((p): Tube => ({ own: asTube(p) }));
+  const lists = [
+    { name: 'Used last', tubes: wanted === '' ? recentTubes(paintings) : [] },
+    { name: 'In the cabinet', tubes: matching(own) },
+    { name: 'Any pigment of the table', tubes: matching(tableTubes(binder)) },
+  ].filter((list) => list.tubes.length > 0);
+  return (
+    <Sheet name="Choose a paint" onClose={onClose}>
+      <Field label="Name or Colour Index" value={search} onChangeText={setSearch} />
+      {lists.map((list) => (
+        <View key={list.name} role="group" aria-label={list.name} style={{ marginBottom: space.m }}>
+          <Heading level={3}>{list.name}</Heading>
+          {list.tubes.map((tube) => (
+            <Pressable
+              key={tubeId(tube)}
+              accessibilityRole="button"
+              onPress={() => onPick(tube)}
+              style={styles.row}
+            >
+              <View style={[styles.swatch, { backgroundColor: tubeColour(tube) }]} />
+              <View style={{ flex: 1 }}>
+                <Text strong>{tubeName(tube)}</Text>
+                <Text size="small" tone="ink2">
+                  {detail(tube)}
+                </Text>
+              </View>
+            </Pressable>
+          ))}
+        </View>
+      ))}
+      {lists.length === 0 ? <Text tone="ink2">{`No paint is called "${search}".`}</Text> : null}
+      <Action title="Cancel" kind="quiet" onPress={onClose} />
+    </Sheet>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.s,
+    minHeight: TARGET,
+    paddingVertical: space.xs,
+    borderBottomWidth: 1,
+    borderBottomColor: colour.rule,
+  },
+  swatch: { width: 28, height: 36, borderRadius: 3, borderWidth: 1, borderColor: colour.rule },
+});

@@ -1,0 +1,57 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { RULE_TEXTS } from '@/data/rule-texts';
+import type { RuleKey } from '@/data/rules';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Sheet } from '@/ui/Sheet';
+import { Heading, Text } from '@/ui/Text';
+import { space } from '@/ui/tokens';
+
+/** Reasons painters give; no typing for the usual ones. */
+const REASONS = [
+  'a study, not to be kept',
+  'a test piece',
+  'it has held for me before',
+  'the risk is known and wanted',
+] as const;
+const SHORTEST = 3;
+
+/** Going against a rule takes a reason; it stays with the coat. */
+export function OverruleDialog({
+  rule,
+  onReason,
+  onClose,
+}: {
+  rule: RuleKey;
+  onReason: (reason: string) => void;
+  onClose: () => void;
+}) {
+  const [reason, setReason] = useState('');
+  const { title, says } = RULE_TEXTS[rule];
+  return (
+    <Sheet name={`Against the rule: ${title}`} onClose={onClose}>
+      <View style={{ gap: space.m }}>
+        <Heading>{title}</Heading>
+        <Text>{says}</Text>
+        <Text tone="ink2">Why all the same? The reason is kept with the coat.</Text>
+        <Choice
+          label="Reason"
+          hideLabel
+          options={REASONS.map((key) => ({ key, name: key }))}
+          value={REASONS.find((r) => r === reason) ?? null}
+          onChange={setReason}
+        />
+        <Field label="Or in your own words" value={reason} onChangeText={setReason} />
+        <Action
+          title="Do it all the same"
+          kind="primary"
+          disabled={reason.trim().length < SHORTEST}
+          onPress={() => onReason(reason.trim())}
+        />
+        <Action title="Keep to the rule" kind="quiet" onPress={onClose} />
+      </View>
+    </Sheet>
+  );
+}

@@ -1,0 +1,50 @@
+import { BINDERS } from '@/data/binders';
+import { colourIndexOf, pigmentRow, shortPigmentName } from '@/core/cabinet';
+import type { OwnTube } from '@/core/film';
+import { mixColour } from '@/core/optics';
+import type { Painting } from '@/core/painting';
+import type { TubePart } from '@/core/film';
+
+/** A tube of the table, or one of the painter's own, whatever its parts. */
+export type Tube = { own: OwnTube } | { pigment: string; binder: keyof typeof BINDERS };
+
+export const tubeName = (tube: Tube): string =>
+  'own' in tube ? tube.own.name : shortPigmentName(tube.pigment);
+
+export const tubeCodes = (tube: Tube): string =>
+  'own' in tube ? colourIndexOf(tube.own) : (pigmentRow(tube.pigment)?.ci ?? '');
+
+export const tubeBinder = (tube: Tube): string =>
+  BINDERS['own' in tube ? tube.own.binder : tube.binder].name;
+
+export const tubePigments = (tube: Tube): { pigment: string; parts: number }[] =>
+  'own' in tube ? tube.own.pigments : [{ pigment: tube.pigment, parts: 1 }];
+
+export const tubeColour = (tube: Tube): string =>
+  mixColour(Object.fromEntries(tubePigments(tube).map((p) => [p.pigment, p.parts])));
+
+export const tubeId = (tube: Tube): string =>
+  'own' in tube ? `own:${tube.own.id}` : `${tube.pigment}|${tube.binder}`;
+
+const RECENT = 6;
+
+const withoutParts = (part: TubePart): Tube =>
+  'own' in part ? { own: part.own } : { pigment: part.pigment, binder: part.binder };
+
+/** The tubes that were squeezed last, over all paintings: what was laid, newest first, then what is planned. */
+export function recentTubes(paintings: Painting[]): Tube[] {
+  const laid = paintings
+    .flatMap((p) => p.events.flatMap((e) => (e.kind === 'laid' ? [e] : [])))
+    .sort((a, b) => b.at.localeCompare(a.at))
+    .flatMap((e) => e.recipe.mix);
+  const planned = [...paintings]
+    .sort((a, b) => b.updatedAt.localeCompare(a.updatedAt))
+    .flatMap((p) => p.coats.flatMap((c) => c.recipe.mix));
+  const found = new Map<string, Tube>();
+  for (const part of [...laid, ...planned]) {
+    const tube = withoutParts(part);
+    if (!found.has(tubeId(tube))) found.set(tubeId(tube), tube);
+    if (found.size === RECENT) break;
+  }
+  return [...found.values()];
+}
