@@ -7,7 +7,10 @@ import { writeFileSync } from 'node:fs';
 
 const USED = [
   'mdiAlertOutline',
+  'mdiBottleTonicOutline',
+  'mdiPaletteOutline',
   'mdiArrowLeft',
+  'mdiCheck',
   'mdiChevronRight',
   'mdiClose',
   'mdiCogOutline',

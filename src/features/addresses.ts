@@ -7,3 +7,5 @@ export const passageAddress = (id: string, passageId: string) =>
   `/paintings/${part(id)}/${part(passageId)}` as const;
 export const coatAddress = (id: string, coatId: string) =>
   `/paintings/${part(id)}/coats/${part(coatId)}` as const;
+export const cabinetPaintAddress = (id: string) => `/cabinet/paints/${part(id)}` as const;
+export const cabinetMediumAddress = (id: string) => `/cabinet/mediums/${part(id)}` as const;

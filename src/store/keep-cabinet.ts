@@ -2,9 +2,23 @@ import { mergeCabinets, type Cabinet } from '@/core/cabinet';
 import { CoreError } from '@/core/errors';
 import { readCabinet } from '@/core/formats';
 import { cabinetArrived } from './cabinet';
-import { CABINET_KEY } from './documents';
+import { CABINET_KEY, SET_ASIDE_KEY } from './documents';
 import type { Surroundings } from './keeper';
 import type { Store } from './store';
+
+interface CabinetWrite {
+  cabinet: Cabinet;
+  /** What goes into storage, by key. */
+  entries: Record<string, string>;
+}
+
+const writeOf = (cabinet: Cabinet, aside: string | null): CabinetWrite => ({
+  cabinet,
+  entries: {
+    [CABINET_KEY]: JSON.stringify(cabinet),
+    ...(aside === null ? {} : { [SET_ASIDE_KEY]: aside }),
+  },
+});
 
 const readable = (raw: string): Cabinet | null => {
   try {
@@ -28,16 +42,16 @@ export function cabinetKeeping(store: Store, { storage }: Pick<Surroundings, 'st
      * What storage holds but nobody can read is written beside it, so that it is not lost. Throws
      * `document-too-new`: what a later edition wrote is left alone.
      */
-    async toWrite(): Promise<{ cabinet: Cabinet; aside: string | null } | null> {
+    async toWrite(): Promise<CabinetWrite | null> {
       if (kept === here()) return null;
       const raw = await storage.getItem(CABINET_KEY);
-      if (raw === null) return { cabinet: here(), aside: null };
+      if (raw === null) return writeOf(here(), null);
       const theirs = readable(raw);
-      if (theirs === null) return { cabinet: here(), aside: raw };
-      if (theirs.revision === kept.revision) return { cabinet: here(), aside: null };
+      if (theirs === null) return writeOf(here(), raw);
+      if (theirs.revision === kept.revision) return writeOf(here(), null);
       const merged = mergeCabinets(kept, here(), theirs);
       store.dispatch(cabinetArrived(merged));
-      return { cabinet: merged, aside: null };
+      return writeOf(merged, null);
     },
 
     written(cabinet: Cabinet): void {

@@ -2,7 +2,6 @@ import { readPainting, readStudio, type Studio } from '@/core/formats';
 import { mergePaintings, type Painting } from '@/core/painting';
 import {
   CABINET_KEY,
-  SET_ASIDE_KEY,
   isDocumentKey,
   PAINTING_PREFIX,
   paintingKey,
@@ -100,10 +99,7 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
     const studioNow = studio();
     if (keptStudio !== studioNow) entries[STUDIO_KEY] = JSON.stringify(studioNow);
     const cabinetNow = await cabinet.toWrite();
-    if (cabinetNow) {
-      entries[CABINET_KEY] = JSON.stringify(cabinetNow.cabinet);
-      if (cabinetNow.aside !== null) entries[SET_ASIDE_KEY] = cabinetNow.aside;
-    }
+    Object.assign(entries, cabinetNow?.entries);
     const removed = removedIds();
     if (Object.keys(entries).length > 0) await around.storage.setMany(entries);
     if (removed.length > 0) await around.storage.removeMany(removed.map(paintingKey));

@@ -3,7 +3,6 @@
  * widget, and with it every icon font, into the first route.
  */
 export { default as Button } from '@rneui/themed/dist/Button';
-export { default as CheckBox } from '@rneui/themed/dist/CheckBox';
 export { default as Dialog } from '@rneui/themed/dist/Dialog';
 export { default as Input } from '@rneui/themed/dist/Input';
 export { createTheme, ThemeProvider } from '@rneui/themed/dist/config';

@@ -46,18 +46,6 @@ export const theme = createTheme({
       },
       errorStyle: { ...type.small, fontFamily: font.strong, color: colour.brick, margin: 0 },
     },
-    CheckBox: {
-      containerStyle: {
-        backgroundColor: 'transparent',
-        borderWidth: 0,
-        padding: 0,
-        margin: 0,
-        marginLeft: 0,
-      },
-      textStyle: { ...type.body, fontFamily: font.text, fontWeight: 'normal', color: colour.ink },
-      checkedColor: colour.tawny,
-      uncheckedColor: colour.ink2,
-    },
     Dialog: {
       overlayStyle: {
         backgroundColor: colour.sheet,

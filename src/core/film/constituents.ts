@@ -165,6 +165,13 @@ export const binderVolume = (c: Constituents): number =>
 /** Everything that stays when the solvent has gone. */
 export const dryVolume = (c: Constituents): number => sum(c.pigments) + binderVolume(c) + c.inert;
 
+/** A millionth of a micrometre: far below any film, far above the dust of floating-point sums. */
+const DUST_PER_UM = 1e6;
+
+/** Thickness of a film, um: its dry volume per area, so that a film laid at 20 um is 20 um and not a hair more. */
+export const thicknessOf = (film: Constituents): number =>
+  Math.round(dryVolume(film) * DUST_PER_UM) / DUST_PER_UM;
+
 export const isAcrylic = (c: Constituents): boolean => c.acrylic > 0;
 
 /** The tube's weights in the drying of its pigments: by pigment volume in the first set, by paint volume in the revision. */

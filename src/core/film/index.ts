@@ -14,6 +14,7 @@ export {
   scaleConstituents,
   tubeConstituents,
   sum,
+  thicknessOf,
   wetMixture,
   type Constituents,
 } from './constituents';

@@ -6,7 +6,7 @@ import {
   type Below,
   type DryingWindows,
 } from '../drying';
-import { addConstituents, afterGroundLoss, dryVolume, isAcrylic } from '../film';
+import { addConstituents, afterGroundLoss, isAcrylic, thicknessOf } from '../film';
 import type { Context } from './context';
 import type { Layer } from './layer';
 import { coverOf, GROUND_COVER, pairOf } from './pair';
@@ -43,7 +43,7 @@ export function layerOf(
   const times = dryingTimes(
     handbook,
     asLaid,
-    dryVolume(asLaid),
+    thicknessOf(asLaid),
     under,
     climate,
     context.speedOf(asLaid),
@@ -62,7 +62,7 @@ export function layerOf(
           ...context.compositionOf(kept),
           addedOilRatio: context.compositionOf(asLaid).addedOilRatio,
         };
-  const thicknessUm = dryVolume(own);
+  const thicknessUm = thicknessOf(own);
   let windows: DryingWindows | typeof NO_WINDOWS | null = null;
   const layer: Layer = {
     film,

@@ -1,11 +1,4 @@
-import {
-  belowOnGround,
-  judgeSite,
-  withFilm,
-  type BelowSummary,
-  type Finding,
-  type RuleFilm,
-} from '../rules';
+import { belowOnGround, withFilm, type BelowSummary, type Finding, type RuleFilm } from '../rules';
 import { layerOf } from './assess-layer';
 import { contextOf, type Context } from './context';
 import type { AssessOptions, Layer, PaintingAssessment, SiteStack } from './layer';
@@ -54,7 +47,7 @@ function findingsOf(
 ): Finding[] {
   const { handbook, climate, painting, nowMs, groundReadyAtMs } = context;
   const { cover, pair } = layer;
-  return judgeSite({
+  return context.judge({
     handbook,
     climate,
     support: painting.support,

@@ -1,14 +1,14 @@
 import { paintSpeed, type PaintSpeed } from '../drying';
 import { composition, filmOfRecipe, type Composition, type Constituents } from '../film';
 import type { Handbook } from '../handbook';
-import { traitsOf, type Traits } from '../rules';
+import { judgeSite, traitsOf, type Traits } from '../rules';
 import { groundFilm, groundReadyAtMs, surfaceOf } from './ground';
 import type { AssessOptions } from './layer';
 import { stackBuilder, type StackBuilder } from './reduce';
 import type { Coat, Painting } from './schema';
 
 /** What one assessment shares between passages: the same film of the same coat is reckoned once. */
-export interface Context extends AssessOptions, Omit<Reckoned, 'filmOf'> {
+export interface Context extends Required<AssessOptions>, Omit<Reckoned, 'filmOf'> {
   painting: Painting;
   stacks: StackBuilder;
   groundReadyAtMs: number | null;
@@ -46,7 +46,7 @@ const reckonedBy = memoized((handbook: Handbook): Reckoned => ({
 
 export function contextOf(
   painting: Painting,
-  { handbook, climate, nowMs }: AssessOptions,
+  { handbook, climate, nowMs, judge = judgeSite }: AssessOptions,
 ): Context {
   const { filmOf, ...reckoned } = reckonedBy(handbook);
   return {
@@ -54,6 +54,7 @@ export function contextOf(
     handbook,
     climate,
     nowMs,
+    judge,
     painting,
     stacks: stackBuilder(handbook, surfaceOf(painting.ground), groundFilm(painting.ground), filmOf),
     groundReadyAtMs: groundReadyAtMs(handbook, painting.ground, climate.relativeHumidityPct),

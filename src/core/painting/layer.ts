@@ -2,7 +2,7 @@ import type { Climate, DryingTimes, DryingWindows, DryState } from '../drying';
 import type { Composition, Constituents } from '../film';
 import type { Handbook } from '../handbook';
 import { measureOf, type JudgedFilm, type SchoolKey, type SchoolVerdict } from '../schools';
-import type { Finding } from '../rules';
+import type { Finding, RuleSite } from '../rules';
 import type { Cover } from './pair';
 import type { Film } from './reduce';
 import type { Onto, Painting, Passage } from './schema';
@@ -70,6 +70,8 @@ export interface AssessOptions {
   handbook: Handbook;
   climate: Climate;
   nowMs: number;
+  /** How the rules are asked; the usual way when absent. */
+  judge?: (site: RuleSite) => Finding[];
 }
 
 /** The verdict of one school on a layer; null where there is nothing to compare (first film on gesso, one film). */

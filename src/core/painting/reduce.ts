@@ -2,11 +2,11 @@ import { LEFT_FRACTION } from '@/data/applications';
 import type { AbsorbingSurface } from '@/data/grounds';
 import {
   addConstituents,
-  dryVolume,
   groundLossFraction,
   isAcrylic,
   isPassedOver,
   scaleConstituents,
+  thicknessOf,
   type Constituents,
 } from '../film';
 import type { Handbook } from '../handbook';
@@ -109,7 +109,7 @@ function lay(
     planned: laying.laidAtMs === null,
     laidAtMs: laying.laidAtMs,
     asLaid,
-    thicknessAsLaidUm: dryVolume(asLaid),
+    thicknessAsLaidUm: thicknessOf(asLaid),
     surface,
     lossFraction: surface ? groundLossFraction(handbook, asLaid, surface) : 0,
     reductions: merges ? top.reductions : [],
@@ -131,7 +131,7 @@ function reduceTop(
     film: {
       ...top,
       asLaid,
-      thicknessAsLaidUm: dryVolume(asLaid),
+      thicknessAsLaidUm: thicknessOf(asLaid),
       reductions: [...top.reductions, { how: event.how, atMs: Date.parse(event.at) }],
       paintedOut: top.paintedOut || event.how === 'painted-out',
     },

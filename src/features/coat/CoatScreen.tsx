@@ -6,7 +6,7 @@ import { changePainting } from '@/store/actions';
 import { usePainting, useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
-import { CheckBox } from '@/ui/rne';
+import { Tick } from '@/ui/Tick';
 import { Screen } from '@/ui/Screen';
 import { colour, space, WIDE_FROM } from '@/ui/tokens';
 import { LayingFields } from './LayingFields';
@@ -119,7 +119,7 @@ function RecordChoice({ editor, painting }: { editor: CoatEditor; painting: Pain
   return (
     <View style={{ gap: space.s }}>
       <Notice>{`Laid already on ${names}. What you change counts for passages still to come, unless the record itself was wrong.`}</Notice>
-      <CheckBox
+      <Tick
         title="Correct the record of what was laid too"
         checked={editor.correctRecord}
         onPress={() => editor.setCorrectRecord(!editor.correctRecord)}

@@ -1,13 +1,14 @@
-import { StyleSheet, View } from 'react-native';
+import { View } from 'react-native';
 import type { Painting } from '@/core/painting';
 import { stops } from '@/core/rules';
 import { findingSentence } from '@/core/rules/wording';
 import { SCHOOLS, type Verdict } from '@/core/schools';
+import { Figure, Figures } from '@/features/Figures';
 import { FindingNotices } from '@/features/findings/FindingNotices';
 import { Notice } from '@/ui/Notice';
 import { Heading, Text } from '@/ui/Text';
 import { duration } from '@/ui/time/words';
-import { colour, space } from '@/ui/tokens';
+import { space } from '@/ui/tokens';
 import type { CoatEditor, LivePassage } from './useCoatEditor';
 
 const BROKEN: ReadonlySet<Verdict> = new Set(['fail', 'caution']);
@@ -33,7 +34,7 @@ export function LivePanel({ editor, painting }: { editor: CoatEditor; painting: 
   return (
     <View style={{ gap: space.m }} accessibilityLiveRegion="polite">
       <Verdicts passages={passages} painting={painting} />
-      <View style={styles.figures}>
+      <Figures>
         <Figure
           name="fatness"
           value={`${Math.round(c.fatness * 100)} %`}
@@ -56,7 +57,7 @@ export function LivePanel({ editor, painting }: { editor: CoatEditor; painting: 
         />
         <TimeFigure name="touch-dry" days={touchDays} />
         <TimeFigure name="through-dry" days={throughDays} />
-      </View>
+      </Figures>
       {lost > 0.02 ? (
         <Text
           size="small"
@@ -97,22 +98,6 @@ function Verdicts({ passages, painting }: { passages: LivePassage[]; painting: P
   );
 }
 
-function Figure({ name, value, note }: { name: string; value: string; note: string }) {
-  return (
-    <View style={styles.figure}>
-      <Text size="small" tone="ink2">
-        {name}
-      </Text>
-      <Text size="large" strong>
-        {value}
-      </Text>
-      <Text size="small" tone="ink2">
-        {note}
-      </Text>
-    </View>
-  );
-}
-
 function TimeFigure({ name, days }: { name: string; days: [number, number] | null }) {
   if (!days) return <Figure name={name} value="never" note="too cold to dry" />;
   return (
@@ -148,19 +133,3 @@ export function LiveStrip({ editor }: { editor: CoatEditor }) {
     </View>
   );
 }
-
-const styles = StyleSheet.create({
-  figures: {
-    flexDirection: 'row',
-    flexWrap: 'wrap',
-    borderTopWidth: 1,
-    borderTopColor: colour.rule,
-  },
-  figure: {
-    width: '50%',
-    paddingVertical: space.s,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.rule,
-    paddingRight: space.s,
-  },
-});

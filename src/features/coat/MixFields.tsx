@@ -21,7 +21,7 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space, TARGET } from '@/ui/tokens';
 import type { TubeDraft } from './draft';
-import { PaintPicker } from './PaintPicker';
+import { PaintPicker } from '@/features/PaintPicker';
 import type { CoatEditor } from './useCoatEditor';
 
 /** What a new pigment is ground in: as its neighbour, else linseed. */

@@ -1,8 +1,14 @@
-import { cogOutlineIcon, imageFrameIcon, weatherSunsetIcon } from '@/ui/icons';
+import {
+  bottleTonicOutlineIcon,
+  cogOutlineIcon,
+  imageFrameIcon,
+  paletteOutlineIcon,
+  weatherSunsetIcon,
+} from '@/ui/icons';
 
 export interface Place {
   name: string;
-  href: '/' | '/paintings' | '/settings';
+  href: '/' | '/paintings' | '/bench' | '/cabinet' | '/settings';
   icon: string;
   owns(path: string): boolean;
 }
@@ -15,6 +21,18 @@ export const PLACES: Place[] = [
     href: '/paintings',
     icon: imageFrameIcon,
     owns: (path) => path.startsWith('/paintings'),
+  },
+  {
+    name: 'Bench',
+    href: '/bench',
+    icon: bottleTonicOutlineIcon,
+    owns: (path) => path.startsWith('/bench'),
+  },
+  {
+    name: 'Cabinet',
+    href: '/cabinet',
+    icon: paletteOutlineIcon,
+    owns: (path) => path.startsWith('/cabinet'),
   },
   {
     name: 'Settings',

@@ -6,7 +6,7 @@ import { nowMs } from '@/store/clock';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
-import { CheckBox } from '@/ui/rne';
+import { Tick } from '@/ui/Tick';
 import { Stepper } from '@/ui/Stepper';
 import { Heading } from '@/ui/Text';
 import { dayInput } from '@/ui/time/words';
@@ -51,7 +51,7 @@ export function SupportFields({ form, units }: { form: Form; units: 'cm' | 'inch
         )}
       />
       {PANELS.has(support) ? (
-        <Tick form={form} name="sealed" title="Sized on faces and edges" />
+        <FormTick form={form} name="sealed" title="Sized on faces and edges" />
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.xl }}>
         {(['width', 'height'] as const).map((name) => (
@@ -80,17 +80,13 @@ export function SupportFields({ form, units }: { form: Form; units: 'cm' | 'inch
 
 type TickName = 'sealed' | 'smooth' | 'oldLead' | 'oldZinc';
 
-function Tick({ form, name, title }: { form: Form; name: TickName; title: string }) {
+function FormTick({ form, name, title }: { form: Form; name: TickName; title: string }) {
   return (
     <Controller
       control={form.control}
       name={name}
       render={({ field }) => (
-        <CheckBox
-          title={title}
-          checked={field.value}
-          onPress={() => field.onChange(!field.value)}
-        />
+        <Tick title={title} checked={field.value} onPress={() => field.onChange(!field.value)} />
       )}
     />
   );
@@ -206,7 +202,7 @@ function GroundParticulars({ form, ground }: { form: Form; ground: GroundChoice 
             label="Made with"
             options={GROUND_WHITES.map((key) => ({ key, name: `${key} white` }))}
           />
-          <Tick form={form} name="smooth" title="Polished, without tooth" />
+          <FormTick form={form} name="smooth" title="Polished, without tooth" />
         </>
       );
     case 'old-painting':
@@ -218,8 +214,8 @@ function GroundParticulars({ form, ground }: { form: Form; ground: GroundChoice 
             label="Its surface"
             options={OLD_SURFACES.map((key) => ({ key, name: key }))}
           />
-          <Tick form={form} name="oldLead" title="There may be lead in it" />
-          <Tick form={form} name="oldZinc" title="There may be zinc in it" />
+          <FormTick form={form} name="oldLead" title="There may be lead in it" />
+          <FormTick form={form} name="oldZinc" title="There may be zinc in it" />
         </>
       );
     case 'sized':
@@ -237,7 +233,7 @@ function GroundParticulars({ form, ground }: { form: Form; ground: GroundChoice 
     case 'bare':
       return null;
     default:
-      return <Tick form={form} name="smooth" title="Polished, without tooth" />;
+      return <FormTick form={form} name="smooth" title="Polished, without tooth" />;
   }
 }
 

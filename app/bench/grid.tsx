@@ -1,0 +1,1 @@
+export { GridScreen as default } from '@/features/bench/GridScreen';

@@ -1,0 +1,1 @@
+export { MediumBenchScreen as default } from '@/features/bench/MediumBenchScreen';

@@ -1,0 +1,1 @@
+export { OilingOutScreen as default } from '@/features/bench/OilingOutScreen';

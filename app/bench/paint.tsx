@@ -1,0 +1,1 @@
+export { PaintBenchScreen as default } from '@/features/bench/PaintBenchScreen';

@@ -1,0 +1,6 @@
+import { CabinetScreen } from '@/features/cabinet/CabinetScreen';
+import { useParam } from '@/features/params';
+
+export default function CabinetRoute() {
+  return <CabinetScreen chosen={{ kind: 'medium', id: useParam('id') ?? '' }} />;
+}

@@ -1,0 +1,40 @@
+import { useMemo } from 'react';
+import { STUDIO_HANDBOOK } from '@/core/handbook';
+import { plannedCoats, type Painting } from '@/core/painting';
+import {
+  needsOf,
+  shoppingList,
+  type CoatNeed,
+  type Losses,
+  type ShoppingList,
+} from '@/core/quantity';
+import { useStoreSelector } from '@/store/hooks';
+
+/** The next coat of every passage, or everything still to be laid. */
+export type Scope = 'next' | 'all';
+
+const EMPTY: ShoppingList = { lines: [], ingredients: [], cost: 0, costIncomplete: false };
+
+/** What a painting takes, and what of it is missing. Null losses: nothing is reckoned. */
+export function useNeeds(
+  painting: Painting,
+  scope: Scope,
+  losses: Losses | null,
+): { needs: CoatNeed[]; list: ShoppingList } {
+  const paints = useStoreSelector((state) => state.cabinet.paints);
+  const canvasFactor = losses?.canvasFactor ?? 0;
+  const wasteFactor = losses?.wasteFactor ?? 0;
+  return useMemo(() => {
+    if (canvasFactor < 1 || wasteFactor < 1) return { needs: [], list: EMPTY };
+    const next = new Map(
+      painting.passages.map((p) => [p.id, plannedCoats(painting, p.id)[0]?.id ?? null]),
+    );
+    const needs = needsOf(
+      STUDIO_HANDBOOK,
+      painting,
+      { canvasFactor, wasteFactor },
+      (coat, passageId) => scope === 'all' || next.get(passageId) === coat.id,
+    );
+    return { needs, list: shoppingList(STUDIO_HANDBOOK, needs, paints) };
+  }, [painting, scope, canvasFactor, wasteFactor, paints]);
+}

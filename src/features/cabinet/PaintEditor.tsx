@@ -1,0 +1,304 @@
+import { nanoid } from '@reduxjs/toolkit';
+import { closeIcon } from '@/ui/icons';
+import { useMemo, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import { colourIndexOf, pigmentRow, putPaint, type CabinetPaint } from '@/core/cabinet';
+import { mixColour } from '@/core/optics';
+import { BINDER_KEYS, BINDERS } from '@/data/binders';
+import { Figure, Figures } from '@/features/Figures';
+import { Hazards } from '@/features/Hazards';
+import { PigmentPicker } from '@/features/PigmentPicker';
+import { changeCabinet } from '@/store/actions';
+import { useStoreDispatch } from '@/store/hooks';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Icon } from '@/ui/Icon';
+import { Tick } from '@/ui/Tick';
+import { Stepper } from '@/ui/Stepper';
+import { Heading, Text } from '@/ui/Text';
+import { duration } from '@/ui/time/words';
+import { colour, space, TARGET } from '@/ui/tokens';
+import { paintFigures } from './cabinet-list';
+import { checkPaint, draftOfPaint, nameOf, newPaintDraft, type PaintDraft } from './paint-draft';
+
+const TUBE_SIZES = ['12', '20', '37', '40', '60', '120', '150', '200', '225'] as const;
+
+export interface PaintEdit {
+  draft: PaintDraft;
+  set(change: Partial<PaintDraft>): void;
+  checked: ReturnType<typeof checkPaint>;
+  keep(): void;
+  archive(): void;
+}
+
+/** @param paint null for a new one */
+export function usePaintEdit(paint: CabinetPaint | null, onDone: () => void): PaintEdit {
+  const dispatch = useStoreDispatch();
+  const [draft, setDraft] = useState<PaintDraft>(() =>
+    paint ? draftOfPaint(paint) : newPaintDraft(nanoid(12)),
+  );
+  const checked = useMemo(() => checkPaint(draft), [draft]);
+  const put = (what: string, kept: CabinetPaint) => {
+    dispatch(changeCabinet(what, (c) => putPaint(c, kept)));
+    onDone();
+  };
+  return {
+    draft,
+    set: (change) => setDraft((d) => ({ ...d, ...change })),
+    checked,
+    keep: () => {
+      if (checked.paint) put(`Kept ${checked.paint.name}`, checked.paint);
+    },
+    archive: () => {
+      if (!paint) return;
+      const archived = !paint.archived;
+      put(archived ? `Archived ${paint.name}` : `Took out ${paint.name}`, { ...paint, archived });
+    },
+  };
+}
+
+/** One paint of the cabinet: what is in it, how much of it there is, and what the painter knows better. */
+export function PaintFields({ edit }: { edit: PaintEdit }) {
+  const { draft, set, checked } = edit;
+  return (
+    <View style={{ gap: space.l }}>
+      <Field
+        label="Name"
+        value={draft.name}
+        placeholder={nameOf(draft)}
+        onChangeText={(name) => set({ name })}
+        error={checked.problem('name')}
+      />
+      <PigmentLines edit={edit} />
+      <Choice
+        label="Ground in"
+        options={BINDER_KEYS.map((key) => ({ key, name: BINDERS[key].name }))}
+        value={draft.binder}
+        onChange={(binder) => set({ binder })}
+      />
+      <View style={styles.steppers}>
+        <Stepper
+          label="Extender, rough share of the solids"
+          unit="%"
+          step={5}
+          min={0}
+          max={80}
+          text={draft.extenderPct}
+          onChangeText={(extenderPct) => set({ extenderPct })}
+          error={checked.problem('extenderShare')}
+        />
+        <Tick
+          title="Nobody says what is in it"
+          checked={draft.makeUpUnknown}
+          onPress={() => set({ makeUpUnknown: !draft.makeUpUnknown })}
+        />
+      </View>
+      <PaintReckoned edit={edit} />
+      <Hazards pigments={draft.pigments.map((p) => p.pigment)} />
+      <StockFields edit={edit} />
+      <CorrectionFields edit={edit} />
+    </View>
+  );
+}
+
+function PigmentLines({ edit: { draft, set, checked } }: { edit: PaintEdit }) {
+  const [picking, setPicking] = useState<number | 'new' | null>(null);
+  const pick = (pigment: string) => {
+    set({
+      pigments:
+        picking === 'new'
+          ? [...draft.pigments, { pigment, parts: '1' }]
+          : draft.pigments.map((p, i) => (i === picking ? { ...p, pigment } : p)),
+    });
+    setPicking(null);
+  };
+  return (
+    <View style={{ gap: space.s }}>
+      <Heading>Pigments</Heading>
+      {draft.pigments.map((p, i) => {
+        const row = pigmentRow(p.pigment);
+        return (
+          <View key={i} style={styles.line}>
+            <View style={[styles.swatch, { backgroundColor: row?.masstone_srgb }]} />
+            <Pressable
+              accessibilityRole="button"
+              aria-label={`Pigment ${i + 1}: ${row?.name ?? p.pigment}, change`}
+              onPress={() => setPicking(i)}
+              style={styles.press}
+            >
+              <Text strong>{row?.name.replace(/ \(.*/, '')}</Text>
+              <Text size="small" tone="ink2">
+                {row?.ci}
+              </Text>
+            </Pressable>
+            {draft.pigments.length > 1 ? (
+              <>
+                <Stepper
+                  label={`Parts of ${row?.name ?? p.pigment}`}
+                  hideLabel
+                  step={1}
+                  min={1}
+                  max={99}
+                  text={p.parts}
+                  onChangeText={(parts) =>
+                    set({ pigments: draft.pigments.map((q, n) => (n === i ? { ...q, parts } : q)) })
+                  }
+                  error={checked.problem(`pigments.${i}.parts`)}
+                />
+                <Pressable
+                  accessibilityRole="button"
+                  aria-label={`Take out ${row?.name ?? p.pigment}`}
+                  onPress={() => set({ pigments: draft.pigments.filter((_, n) => n !== i) })}
+                  style={styles.out}
+                >
+                  <Icon path={closeIcon} tint={colour.ink2} />
+                </Pressable>
+              </>
+            ) : null}
+          </View>
+        );
+      })}
+      <Action
+        title="Add a pigment"
+        onPress={() => setPicking('new')}
+        style={{ alignSelf: 'flex-start' }}
+      />
+      {picking !== null ? <PigmentPicker onPick={pick} onClose={() => setPicking(null)} /> : null}
+    </View>
+  );
+}
+
+/** What follows from all this, as it is typed. */
+function PaintReckoned({ edit: { checked } }: { edit: PaintEdit }) {
+  const { paint } = checked;
+  if (!paint) return null;
+  const { composition: c, touchDays } = paintFigures(paint);
+  return (
+    <View accessibilityLiveRegion="polite">
+      <View style={styles.line}>
+        <View
+          style={[
+            styles.swatch,
+            {
+              backgroundColor: mixColour(
+                Object.fromEntries(paint.pigments.map((p) => [p.pigment, p.parts])),
+              ),
+            },
+          ]}
+        />
+        <Text strong>{colourIndexOf(paint)}</Text>
+      </View>
+      <Figures>
+        <Figure
+          name="fatness"
+          value={`${Math.round(c.fatness * 100)} %`}
+          note="binder in the dry film, by volume"
+        />
+        <Figure
+          name="binder"
+          value={`${Math.round(c.binderWeightFraction * 100)} %`}
+          note="by weight"
+        />
+        <Figure
+          name="reduced PVC"
+          value={c.reducedPvc === null ? '–' : c.reducedPvc.toFixed(2)}
+          note="above 1 is chalky"
+        />
+        <Figure name="touch-dry" value={duration(touchDays)} note="50 µm, neat, 20 °C" />
+      </Figures>
+    </View>
+  );
+}
+
+function StockFields({ edit: { draft, set, checked } }: { edit: PaintEdit }) {
+  return (
+    <View style={{ gap: space.s }}>
+      <Heading>How much there is</Heading>
+      <Choice
+        label="Size of the tube, ml"
+        options={TUBE_SIZES.map((key) => ({ key, name: key }))}
+        value={TUBE_SIZES.find((s) => s === draft.tubeMl) ?? null}
+        onChange={(tubeMl) => set({ tubeMl })}
+      />
+      <View style={styles.steppers}>
+        <Stepper
+          label="Or another size"
+          unit="ml"
+          step={10}
+          min={1}
+          max={5000}
+          text={draft.tubeMl}
+          onChangeText={(tubeMl) => set({ tubeMl })}
+          error={checked.problem('tubeMl')}
+        />
+        <Stepper
+          label="Left of it; 200 % is two tubes"
+          unit="%"
+          step={10}
+          min={0}
+          max={1000}
+          text={draft.leftPct}
+          onChangeText={(leftPct) => set({ leftPct })}
+          error={checked.problem('left')}
+        />
+        <Stepper
+          label="Price of a tube"
+          step={1}
+          min={0}
+          max={1000}
+          text={draft.price}
+          onChangeText={(price) => set({ price })}
+          error={checked.problem('price')}
+        />
+      </View>
+    </View>
+  );
+}
+
+function CorrectionFields({ edit: { draft, set, checked } }: { edit: PaintEdit }) {
+  return (
+    <View style={{ gap: space.s }}>
+      <Heading>Known better than the table</Heading>
+      <Text size="small" tone="ink2">
+        From a maker’s sheet, or your own touch tests. Empty goes by the pigment table.
+      </Text>
+      <View style={styles.steppers}>
+        <Stepper
+          label="Oil by weight"
+          unit="%"
+          step={1}
+          min={5}
+          max={90}
+          text={draft.oilWtPct}
+          onChangeText={(oilWtPct) => set({ oilWtPct })}
+          error={checked.problem('oilWtPct')}
+        />
+        <Stepper
+          label="Drying factor; above 1 is slower"
+          step={0.1}
+          min={0.1}
+          max={10}
+          text={draft.dryingFactor}
+          onChangeText={(dryingFactor) => set({ dryingFactor })}
+          error={checked.problem('dryingFactor')}
+        />
+        {draft.oilWtPct !== '' || draft.dryingFactor !== '' ? (
+          <Action
+            title="Go by the table"
+            kind="quiet"
+            onPress={() => set({ oilWtPct: '', dryingFactor: '' })}
+          />
+        ) : null}
+      </View>
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  line: { flexDirection: 'row', alignItems: 'center', gap: space.s, minHeight: TARGET },
+  swatch: { width: 28, height: 36, borderRadius: 3, borderWidth: 1, borderColor: colour.rule },
+  press: { flex: 1, minHeight: TARGET, justifyContent: 'center' },
+  out: { width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center' },
+  steppers: { flexDirection: 'row', flexWrap: 'wrap', gap: space.l, alignItems: 'flex-end' },
+});
