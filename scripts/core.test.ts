@@ -20,7 +20,16 @@ const EXAMPLES = [
 ].map((match) => ({ verb: match[1]!, input: match[2]! }));
 
 test('the documented examples run as printed', () => {
-  expect(EXAMPLES.map((e) => e.verb).sort()).toEqual(['dry', 'film', 'verdicts']);
+  expect(EXAMPLES.map((e) => e.verb).sort()).toEqual([
+    'compatibility',
+    'dry',
+    'film',
+    'medium',
+    'quantity',
+    'repair',
+    'transfer',
+    'verdicts',
+  ]);
   const out = Object.fromEntries(
     EXAMPLES.map(({ verb, input }) => {
       const { status, stdout, stderr } = core([verb], input);
@@ -33,12 +42,25 @@ test('the documented examples run as printed', () => {
   expect(out.verdicts.pairs[0].verdicts['total-oil'].verdict).toBe('caution');
   expect(out.verdicts.pairs[0].repairs[0].sentence).toMatch(/stand oil brings it to/);
   expect(out.dry.windows.touchDry.p50 < out.dry.windows.touchDry.p90).toBe(true);
+  expect(out.repair.repairs[0].touchDryDaysAfter).toBeGreaterThan(0);
+  expect(out.repair.wishes.length).toBeGreaterThan(0);
+  const rules = (i: number) =>
+    out.compatibility.films[i].findings.map((f: { rule: string }) => f.rule);
+  expect(rules(1)).toEqual(expect.arrayContaining(['oil-ground-fresh', 'canvas-flexes']));
+  expect(rules(2)[0]).toBe('acrylic-over-oil');
+  // 1:1:3 of Mayer, worked by hand: 25.73 % by volume; from memory.
+  expect(out.medium.solidsVolumeFraction).toBeCloseTo(0.2573, 3);
+  expect(out.medium.lines.map((l: { ml: number }) => Math.round(l.ml))).toEqual([10, 10, 30]);
+  expect(out.medium.forPaint.fatness).toBeCloseTo(0.62, 6);
+  expect(out.quantity.dryMl).toBeCloseTo(36, 6);
+  expect(out.transfer.scale).toBe(3);
+  expect(out.transfer.projectorDistance).toBe(90);
 });
 
 test('without a verb it lists them; schema prints both JSON Schemas', () => {
   const list = core([]);
   expect(list.stdout).toMatch(/^film .*\nverdicts .*\ndry /);
-  for (const verb of ['film', 'verdicts', 'dry']) {
+  for (const verb of ['film', 'verdicts', 'dry', 'repair', 'compatibility', 'quantity']) {
     const schema = JSON.parse(core(['schema', verb]).stdout);
     expect(schema.input.type).toBe('object');
     expect(schema.output.type).toBe('object');
@@ -59,6 +81,30 @@ test.each([
     ['film'],
     '{"mix":[{"parts":1,"pigment":"sky","binder":"linseed"}],"medium":[],"mediumShare":0,"thicknessUm":20}',
     /mix\.0\.pigment: No such pigment/,
+  ],
+  [
+    'a coat that is not there',
+    ['repair'],
+    '{"coat":4,"coats":[{"name":"A","recipe":{"mix":[{"parts":1,"pigment":"raw-umber","binder":"linseed"}],"medium":[],"mediumShare":0,"thicknessUm":20}}]}',
+    /coat: There is no coat 4: the stack has 1/,
+  ],
+  [
+    'a fatness below that of the tube',
+    ['medium'],
+    '{"parts":[{"parts":1,"ingredient":"stand-oil"}],"forPaint":{"mix":[{"parts":1,"pigment":"titanium-white","binder":"linseed"}],"fatness":0.3}}',
+    /target: The paint is fatter than that/,
+  ],
+  [
+    'an area of nothing',
+    ['quantity'],
+    '{"areaCm2":0,"recipe":{"mix":[],"medium":[{"parts":1,"ingredient":"stand-oil"}],"mediumShare":1,"thicknessUm":2}}',
+    /areaCm2: The area must be above 0 cm²/,
+  ],
+  [
+    'a side of nothing',
+    ['transfer'],
+    '{"design":{"width":0,"height":1},"support":{"width":1,"height":1}}',
+    /design\.width: A side must be above 0/,
   ],
 ])('%s: exit 2 and one clear line', (_, args, input, expected) => {
   const { status, stdout, stderr } = core(args, input);

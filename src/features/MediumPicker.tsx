@@ -2,7 +2,8 @@ import type { CabinetMedium } from '@/core/cabinet';
 import { mediumFigures } from '@/core/film';
 import { byVolume } from '@/core/quantity';
 import { INGREDIENTS } from '@/data/ingredients';
-import { useStoreSelector } from '@/store/hooks';
+import { recentMediums } from '@/features/tubes';
+import { usePaintings, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Sheet } from '@/ui/Sheet';
@@ -26,7 +27,14 @@ export function MediumPicker({
   onPick: (medium: CabinetMedium) => void;
   onClose: () => void;
 }) {
-  const mediums = useStoreSelector((state) => state.cabinet.mediums).filter((m) => !m.archived);
+  const recent = recentMediums(usePaintings());
+  const place = (m: CabinetMedium) => {
+    const i = recent.indexOf(m.name);
+    return i === -1 ? recent.length : i;
+  };
+  const mediums = useStoreSelector((state) => state.cabinet.mediums)
+    .filter((m) => !m.archived)
+    .sort((a, b) => place(a) - place(b));
   return (
     <Sheet name="Choose a medium" onClose={onClose}>
       <Choice

@@ -28,6 +28,21 @@ export const tubeId = (tube: Tube): string =>
 
 const RECENT = 6;
 
+/** Names of the mediums that were used last, newest first. */
+export function recentMediums(paintings: Painting[]): string[] {
+  const uses = paintings.flatMap((p) => [
+    ...p.events.flatMap((e) => (e.kind === 'laid' ? [{ at: e.at, recipe: e.recipe }] : [])),
+    ...p.coats.map((c) => ({ at: p.updatedAt, recipe: c.recipe })),
+  ]);
+  return [
+    ...new Set(
+      uses
+        .sort((a, b) => b.at.localeCompare(a.at))
+        .flatMap(({ recipe }) => (recipe.mediumName ? [recipe.mediumName] : [])),
+    ),
+  ];
+}
+
 const withoutParts = (part: TubePart): Tube =>
   'own' in part ? { own: part.own } : { pigment: part.pigment, binder: part.binder };
 

@@ -75,9 +75,14 @@ test('figures change while editing, and hazards stand where the choice is made',
   );
   await page.getByRole('button', { name: 'Add a paint' }).click();
   await page.getByLabel('Name or Colour Index').fill('PR108');
-  await page.getByRole('button', { name: /Cadmium red/ }).click();
+  await page
+    .getByRole('button', { name: /Cadmium red/ })
+    .first()
+    .click();
   await expect(
-    page.getByText(/Cadmium red \(cadmium, selenium\).*safety data sheet and local rules govern/),
+    page.getByText(
+      /Cadmium red holds cadmium, selenium.*no sanding.*safety data sheet and local rules govern/,
+    ),
   ).toBeVisible();
   await expect(page.getByText(/Solvent vapour/)).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { cureFraction, dryingClock, quantileOf } from '../drying';
-import { isThinCouch, judgeByAll, type FilmPair, type JudgedFilm } from '../schools';
+import { isThinCouch, judgeByAll, trapIndex, type FilmPair, type JudgedFilm } from '../schools';
 import { isPassedOver } from '../film';
 import type { AssessOptions, Layer, PairAssessment } from './layer';
 import type { Film } from './reduce';
@@ -78,13 +78,6 @@ function bodyBelow(below: Layer[], handbook: AssessOptions['handbook']): number 
   return i;
 }
 
-/**
- * How much of the lower film's drying is still to come when it is covered, over the drying time of the cover:
- * max(0, through(low) - dose)/through(up). Large: the upper closes over a film that still moves. House index.
- */
-export const trapIndexOf = (lower: Layer, upper: Layer, dose: number): number =>
-  Math.max(0, lower.times.through.median - dose) / upper.times.through.median;
-
 export function pairOf(
   context: AssessOptions,
   onOldPainting: boolean,
@@ -116,7 +109,7 @@ export function pairOf(
     overThinCouch: through && direct !== undefined && !isPassedOver(direct.kept),
     intoOpen: wet && direct.state === 'open',
     missedWet: wet && direct.state !== 'open',
-    trapIndex: known ? trapIndexOf(lower, upper, lowerCover.dose) : null,
+    trapIndex: known ? trapIndex(lower.times, upper.times, lowerCover.dose) : null,
     bySchool: judgeByAll(handbook, pair),
   };
 }

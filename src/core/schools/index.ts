@@ -1,5 +1,6 @@
 export { isThinCouch, judgeByAll, judgePair, measureOf } from './judge';
 export { SCHOOLS } from './schools';
+export { trapIndex } from './trap';
 export {
   SCHOOL_KEYS,
   VERDICTS,
