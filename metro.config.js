@@ -18,6 +18,8 @@ const NEVER_CALLED = [
   { module: './from-json-schema.js', of: '/zod/' },
   { module: './compile.js', of: '/zod/' },
   { module: './json-schema-generator.js', of: '/zod/' },
+  { module: './json-schema-processors.js', of: '/zod/' },
+  { module: '../core/json-schema-processors.js', of: '/zod/' },
   { module: './xml', of: '/react-native-svg/' },
 ];
 
@@ -34,6 +36,9 @@ const ROUTER_REPLACED = {
   '../layouts/StackClient': path.join(__dirname, 'scripts/metro/stack-client.js'),
   '../react-navigation/bottom-tabs': path.join(__dirname, 'scripts/metro/bottom-tabs.js'),
 };
+/** Every schema of Zod asks for these two; nobody asks them for anything. */
+const ZOD_REPLACED = path.join(__dirname, 'scripts/metro/zod-json-schema.js');
+
 const inRouter = (file) => /[\\/]expo-router[\\/]build[\\/]/.test(file);
 
 const resolve = config.resolver.resolveRequest;
@@ -42,6 +47,10 @@ config.resolver.resolveRequest = (context, moduleName, platform) => {
   if (ZOD_LOCALES.test(moduleName) && context.originModulePath.includes('/zod/')) {
     return context.resolveRequest(context, moduleName.replace('index.js', 'en.js'), platform);
   }
+  if (/to-json-schema\.js$/.test(moduleName) && context.originModulePath.includes('/zod/'))
+    return { type: 'sourceFile', filePath: ZOD_REPLACED };
+  if (moduleName === 'color' && /[\\/]@rneui[\\/]/.test(context.originModulePath))
+    return { type: 'sourceFile', filePath: path.join(__dirname, 'scripts/metro/color.js') };
   if (NEVER_CALLED.some((x) => x.module === moduleName && context.originModulePath.includes(x.of)))
     return { type: 'empty' };
   if (inRouter(context.originModulePath)) {

@@ -1,3 +1,5 @@
+import type { Cabinet } from '../src/core/cabinet/schema';
+import { starterCabinet } from '../src/core/cabinet/starter';
 import { exportFile, NEW_STUDIO, type ExportFile } from '../src/core/formats';
 import {
   layCoat,
@@ -195,6 +197,56 @@ function netLoft(nowMs: number): Painting {
   }).painting;
 }
 
+/** The paints of the demo studio: some nearly empty, one mixed by hand, one that says nothing of itself. */
+function cabinet(): Cabinet {
+  const base = starterCabinet();
+  const stock: Record<string, [left: number, price: number]> = {
+    'titanium-white': [0.35, 9.5],
+    'yellow-ochre': [0.8, 7],
+    'terre-verte': [0.02, 8.5],
+    'transparent-oxide-red': [0.6, 8],
+    'transparent-oxide-yellow': [0.9, 8],
+    'ultramarine-blue': [1.4, 8],
+    'cobalt-blue': [0.5, 21],
+    'cadmium-red': [0.7, 19],
+    'cadmium-yellow': [0.1, 18],
+  };
+  const paints = base.paints.map((paint) => {
+    const [left, price] = stock[paint.pigments[0]!.pigment] ?? [1, 7];
+    return { ...paint, left, price };
+  });
+  const own = { ...paints[0]!, oilWtPct: null, dryingFactor: null, price: null };
+  return {
+    ...base,
+    revision: 1,
+    paints: [
+      ...paints,
+      {
+        ...own,
+        id: 'demo-slate-grey',
+        name: 'Slate grey, tubed by hand',
+        pigments: [
+          { pigment: 'titanium-white', parts: 6 },
+          { pigment: 'ultramarine-blue', parts: 2 },
+          { pigment: 'burnt-umber', parts: 1 },
+        ],
+        tubeMl: 60,
+        left: 0.75,
+      },
+      {
+        ...own,
+        id: 'demo-student-white',
+        name: 'Student white',
+        extenderShare: 0.35,
+        makeUpUnknown: true,
+        tubeMl: 200,
+        left: 0.9,
+        price: 6,
+      },
+    ],
+  };
+}
+
 /** The whole demo studio as an export file, as if it had been saved at `nowMs`. */
 export function demoStudio(nowMs: number): ExportFile {
   const paintings = [quinces(nowMs), ropewalk(nowMs), netLoft(nowMs)];
@@ -203,5 +255,5 @@ export function demoStudio(nowMs: number): ExportFile {
     climate: { ...NEW_STUDIO.climate, temperatureC: 18.5, relativeHumidityPct: 56 },
     paintingOrder: paintings.map((p) => p.id),
   };
-  return exportFile('studio', paintings, studio, new Date(nowMs).toISOString());
+  return exportFile('studio', paintings, studio, new Date(nowMs).toISOString(), cabinet());
 }

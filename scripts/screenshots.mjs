@@ -45,6 +45,38 @@ const VIEWS = [
     },
   },
   {
+    name: 'schools',
+    sizes: ['phone'],
+    go: async (page) => {
+      await quinces(page);
+      await page.getByRole('button', { name: 'All schools' }).click();
+      await page.getByRole('table', { name: 'The pair by every school' }).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'cabinet',
+    sizes: ['phone', 'wide'],
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Cabinet' }).click();
+      if (page.viewportSize().width > 900)
+        await page.getByRole('link', { name: /^Cadmium red/ }).click();
+    },
+  },
+  {
+    name: 'bench',
+    sizes: ['phone', 'wide'],
+    go: (page) => page.getByRole('link', { name: 'Bench' }).click(),
+  },
+  {
+    name: 'bench-paint',
+    sizes: ['wide'],
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Bench' }).click();
+      await page.getByRole('link', { name: 'Paint', exact: true }).click();
+      await page.getByRole('radio', { name: 'everything still to lay' }).click();
+    },
+  },
+  {
     name: 'new-painting',
     sizes: ['phone'],
     go: async (page) => {

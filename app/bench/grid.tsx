@@ -1,1 +1,1 @@
-export { GridScreen as default } from '@/features/bench/GridScreen';
+export { GridScreen as default } from '@/features/desk';

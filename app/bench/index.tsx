@@ -1,1 +1,1 @@
-export { MediumBenchScreen as default } from '@/features/bench/MediumBenchScreen';
+export { MediumBenchScreen as default } from '@/features/desk';

@@ -1,1 +1,1 @@
-export { OilingOutScreen as default } from '@/features/bench/OilingOutScreen';
+export { OilingOutScreen as default } from '@/features/desk';

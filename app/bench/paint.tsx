@@ -1,1 +1,1 @@
-export { PaintBenchScreen as default } from '@/features/bench/PaintBenchScreen';
+export { PaintBenchScreen as default } from '@/features/desk';

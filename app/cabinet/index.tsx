@@ -1,4 +1,4 @@
-import { CabinetScreen } from '@/features/cabinet/CabinetScreen';
+import { CabinetScreen } from '@/features/desk';
 
 export default function CabinetRoute() {
   return <CabinetScreen chosen={null} />;

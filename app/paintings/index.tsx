@@ -1,1 +1,1 @@
-export { PaintingsScreen as default } from '@/features/paintings/PaintingsScreen';
+export { PaintingsScreen as default } from '@/features/desk';

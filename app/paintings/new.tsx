@@ -1,1 +1,1 @@
-export { NewPaintingScreen as default } from '@/features/paintings/NewPaintingScreen';
+export { NewPaintingScreen as default } from '@/features/desk';

@@ -42,7 +42,7 @@ export const toPigment = (row: PigmentRow): Pigment => ({
   oilAbsorptionGPer100g: row.oil_absorption_g_per_100g.typical,
   dryingFactor: row.drying_time_factor.typical,
   tubeOilWtPct: row.tube_oil_wt_pct.typical,
-  metals: row.hazard.metals,
+  metals: row.metals,
 });
 
 /** The handbook of the product: studio constants and the pigment table. */

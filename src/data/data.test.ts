@@ -3,11 +3,17 @@ import { HANDBOOK_CONSTANT_ROWS, STUDIO_CONSTANT_ROWS } from './constants';
 import { INGREDIENTS } from './ingredients';
 import { METHODS } from './methods';
 import { OILS } from './oils';
+import { PIGMENT_NOTES, pigmentNotesSchema, TABLE_NOTE } from './pigment-notes';
 import { PIGMENT_ROWS, pigmentSchema, TABLE_PIGMENTS } from './pigments';
 
 test('every row of the pigment table has the shape the code expects', () => {
   expect(TABLE_PIGMENTS).toHaveLength(61);
-  for (const row of PIGMENT_ROWS) expect(pigmentSchema.safeParse(row).error).toBeUndefined();
+  for (const row of PIGMENT_ROWS) {
+    expect(pigmentSchema.safeParse(row).error).toBeUndefined();
+    expect(pigmentNotesSchema.safeParse(PIGMENT_NOTES[row.key]).error).toBeUndefined();
+  }
+  expect(Object.keys(PIGMENT_NOTES).sort()).toEqual(PIGMENT_ROWS.map((r) => r.key).sort());
+  expect(TABLE_NOTE).toMatch(/from memory/);
   expect(new Set(PIGMENT_ROWS.map((r) => r.key)).size).toBe(63);
 });
 
@@ -58,8 +64,8 @@ test('fast and slow driers are ranked as the handbooks rank them', () => {
 test('metals that can harm are named with a caution', () => {
   const metals = ['lead', 'cadmium', 'cobalt', 'manganese', 'mercury'];
   for (const row of PIGMENT_ROWS) {
-    if (row.hazard.metals.some((m) => metals.includes(m)))
-      expect(row.hazard.note.length).toBeGreaterThan(20);
+    if (row.metals.some((m) => metals.includes(m)))
+      expect(PIGMENT_NOTES[row.key]!.hazard_note.length).toBeGreaterThan(20);
   }
   for (const i of Object.values(INGREDIENTS)) {
     if (i.kind === 'solvent' && !i.aqueous)

@@ -1,3 +1,4 @@
+import type { PigmentNotes } from './pigment-notes';
 import type { PigmentRow } from './pigments';
 
 /**
@@ -22,16 +23,8 @@ export const HISTORIC_PIGMENTS: PigmentRow[] = [
     refractive_index: 1.54,
     masstone_srgb: '#1f6f62',
     tint_srgb: '#9fcfc0',
-    hazard: {
-      metals: ['copper'],
-      note: 'copper compound: harmful if swallowed, irritates eyes; do not breathe dust',
-    },
-    film_note: 'Darkens and browns in oil; reacts with sulfide pigments.',
-    confidence: LOW,
-    sources: 'Artists’ Pigments series; Gettens & Stout; from memory',
-    compilations: 1,
+    metals: ['copper'],
     tube_oil_wt_pct: range(32, 38, 45),
-    tube_oil_source: 'judgement; from memory',
     reactive_zinc: false,
   },
   {
@@ -48,16 +41,27 @@ export const HISTORIC_PIGMENTS: PigmentRow[] = [
     refractive_index: null,
     masstone_srgb: '#2b1d14',
     tint_srgb: '#a08d7c',
-    hazard: {
-      metals: [],
-      note: 'may hold cancer-causing tars: nitrile gloves, no heating, no skin contact',
-    },
+    metals: [],
+    tube_oil_wt_pct: range(40, 50, 60),
+    reactive_zinc: false,
+  },
+];
+
+export const HISTORIC_NOTES: Record<string, PigmentNotes> = {
+  verdigris: {
+    hazard_note: 'copper compound: harmful if swallowed, irritates eyes; do not breathe dust',
+    film_note: 'Darkens and browns in oil; reacts with sulfide pigments.',
+    confidence: LOW,
+    sources: 'Artists’ Pigments series; Gettens & Stout; from memory',
+    compilations: 1,
+    tube_oil_source: 'judgement; from memory',
+  },
+  bitumen: {
+    hazard_note: 'may hold cancer-causing tars: nitrile gloves, no heating, no skin contact',
     film_note: 'Never dries: wrinkles and crawls for ever, whatever lies on it.',
     confidence: LOW,
     sources: 'Carlyle, The Artist’s Assistant; from memory',
     compilations: 1,
-    tube_oil_wt_pct: range(40, 50, 60),
     tube_oil_source: 'judgement; from memory',
-    reactive_zinc: false,
   },
-];
+};

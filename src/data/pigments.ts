@@ -1,11 +1,12 @@
 import { z } from 'zod';
-import type { Confidence } from './constants';
 import { HISTORIC_PIGMENTS } from './historic-pigments';
 import table from './pigments.json';
 
-/** The pigment table: typical values with their range. Every figure from memory; see each row's sources. */
+/**
+ * The pigment table: typical values with their range. Every figure from memory; what each row rests on, and what
+ * to heed, stands in pigment-notes.ts, which only the screens that show it load.
+ */
 const rangeSchema = z.object({ lo: z.number(), typical: z.number(), hi: z.number() });
-const confidenceSchema = z.enum(['high', 'medium', 'low']) satisfies z.ZodType<Confidence>;
 
 export const pigmentSchema = z.object({
   key: z.string(),
@@ -21,18 +22,13 @@ export const pigmentSchema = z.object({
   refractive_index: z.number().nullable(),
   masstone_srgb: z.string().regex(/^#[0-9a-f]{6}$/),
   tint_srgb: z.string().regex(/^#[0-9a-f]{6}$/),
-  hazard: z.object({ metals: z.array(z.string()), note: z.string() }),
-  film_note: z.string(),
-  confidence: z.record(z.string(), confidenceSchema),
-  sources: z.string(),
-  compilations: z.number(),
+  metals: z.array(z.string()),
   tube_oil_wt_pct: rangeSchema,
-  tube_oil_source: z.string(),
   reactive_zinc: z.boolean(),
 });
 export type PigmentRow = z.infer<typeof pigmentSchema>;
 
-/** The file is part of the build, so it is checked by a test (pigments.test.ts), not at every start. */
+/** The file is part of the build, so it is checked by a test (data.test.ts), not at every start. */
 export const TABLE_PIGMENTS = table.pigments as PigmentRow[];
 
 /** All there are: the table, and two historic paints that are only here to be warned of. */

@@ -1,5 +1,6 @@
 import { pigmentRow, shortPigmentName } from '@/core/cabinet';
 import { GOVERNS, METAL_CAUTIONS } from '@/data/cautions';
+import { PIGMENT_NOTES } from '@/data/pigment-notes';
 import { Notice } from '@/ui/Notice';
 
 /** Metals that call for a caution wherever the paint is chosen. */
@@ -11,14 +12,14 @@ export function Hazards({ pigments }: { pigments: string[] }) {
   return (
     <>
       {rows
-        .filter((row) => row.hazard.metals.some((m) => GRAVE.has(m)))
+        .filter((row) => row.metals.some((m) => GRAVE.has(m)))
         .map((row) => {
-          const metals = row.hazard.metals.filter((m) => GRAVE.has(m));
+          const metals = row.metals.filter((m) => GRAVE.has(m));
           const usual = metals.map((m) => METAL_CAUTIONS[m]).filter((c) => c !== undefined);
           return (
             <Notice key={row.key}>
               {[
-                `${shortPigmentName(row.key)} holds ${row.hazard.metals.join(', ')}: ${row.hazard.note}.`,
+                `${shortPigmentName(row.key)} holds ${row.metals.join(', ')}: ${PIGMENT_NOTES[row.key]?.hazard_note ?? ''}.`,
                 ...usual,
                 GOVERNS,
               ].join(' ')}

@@ -43,7 +43,7 @@ const wordsOf = (tube: Tube): string =>
 
 function detail(tube: Tube): string {
   const rows = tubePigments(tube).map((p) => pigmentRow(p.pigment));
-  const metals = [...new Set(rows.flatMap((r) => r?.hazard.metals ?? []))];
+  const metals = [...new Set(rows.flatMap((r) => r?.metals ?? []))];
   const [row] = rows;
   const dries = rows.length === 1 && row ? `, ${row.transparency}, ${DRIES[row.drier_class]}` : '';
   return `${tubeCodes(tube)}${dries}, in ${tubeBinder(tube)}${metals.length > 0 ? `; holds ${metals.join(', ')}` : ''}`;

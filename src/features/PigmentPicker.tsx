@@ -34,7 +34,7 @@ export function PigmentPicker({
             <View style={{ flex: 1 }}>
               <Text strong>{p.name}</Text>
               <Text size="small" tone="ink2">
-                {`${p.ci}, ${p.transparency}${p.hazard.metals.length > 0 ? `; holds ${p.hazard.metals.join(', ')}` : ''}`}
+                {`${p.ci}, ${p.transparency}${p.metals.length > 0 ? `; holds ${p.metals.join(', ')}` : ''}`}
               </Text>
             </View>
           </Pressable>

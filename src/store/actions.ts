@@ -1,4 +1,5 @@
-import { putMedium, putPaints, type Cabinet } from '@/core/cabinet';
+import { putMedium, putPaints } from '@/core/cabinet/edit';
+import type { Cabinet } from '@/core/cabinet/schema';
 import type { ExportFile, Studio } from '@/core/formats';
 import type { Making, Painting } from '@/core/painting';
 import { making } from './clock';

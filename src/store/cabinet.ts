@@ -1,5 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { mergeCabinets, starterCabinet, type Cabinet } from '@/core/cabinet';
+import { mergeCabinets } from '@/core/cabinet/edit';
+import type { Cabinet } from '@/core/cabinet/schema';
+import { starterCabinet } from '@/core/cabinet/starter';
 
 /** A change the painter made to the cabinet, and how it is called. */
 export interface CabinetChange {

@@ -1,4 +1,5 @@
-import { mergeCabinets, type Cabinet } from '@/core/cabinet';
+import { mergeCabinets } from '@/core/cabinet/edit';
+import type { Cabinet } from '@/core/cabinet/schema';
 import { CoreError } from '@/core/errors';
 import { readCabinet } from '@/core/formats';
 import { cabinetArrived } from './cabinet';

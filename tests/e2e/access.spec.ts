@@ -43,6 +43,48 @@ const SCREENS: { name: string; go: (page: Page) => Promise<unknown> }[] = [
       await expect(page.getByText('Mix, in parts')).toBeVisible();
     },
   },
+  {
+    name: 'section with all schools',
+    go: async (page) => {
+      await page.getByRole('link', { name: /^quinces, Quinces on Slate/ }).click();
+      await page.getByRole('button', { name: 'All schools' }).click();
+    },
+  },
+  {
+    name: 'a wish in time',
+    go: async (page) => {
+      await page.getByRole('link', { name: /^quinces, Quinces on Slate/ }).click();
+      await page.getByRole('button', { name: 'Open until, dry by …' }).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+    },
+  },
+  {
+    name: 'choosing a paint',
+    go: async (page) => {
+      await page.getByRole('link', { name: /^quinces, Quinces on Slate/ }).click();
+      await page.getByRole('button', { name: 'Edit the coat' }).click();
+      await page.getByRole('button', { name: 'Add a paint' }).click();
+      await expect(page.getByRole('heading', { name: 'Used last' })).toBeVisible();
+    },
+  },
+  { name: 'cabinet', go: (page) => page.getByRole('link', { name: 'Cabinet' }).click() },
+  {
+    name: 'a paint of the cabinet',
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Cabinet' }).click();
+      await page.getByRole('link', { name: /^Lead white/ }).click();
+      await expect(page.getByText(/Lead builds up/)).toBeVisible();
+    },
+  },
+  { name: 'bench', go: (page) => page.getByRole('link', { name: 'Bench' }).click() },
+  ...['Paint', 'Oiling out', 'Grid'].map((name) => ({
+    name: `bench, ${name.toLowerCase()}`,
+    go: async (page: Page) => {
+      await page.getByRole('link', { name: 'Bench' }).click();
+      await page.getByRole('link', { name, exact: true }).click();
+      await expect(page.getByRole('link', { name: `${name}, here` })).toBeVisible();
+    },
+  })),
   { name: 'settings', go: (page) => page.getByRole('link', { name: 'Settings' }).click() },
   {
     name: 'about',
@@ -81,7 +123,19 @@ for (const screen of SCREENS) {
 
 test('nothing is wider than the screen', async ({ page }) => {
   await demo(page);
-  for (const path of ['/', '/paintings', '/settings', '/paintings/new']) {
+  for (const path of [
+    '/',
+    '/paintings',
+    '/settings',
+    '/paintings/new',
+    '/cabinet',
+    '/cabinet/paints/new',
+    '/cabinet/mediums/new',
+    '/bench',
+    '/bench/paint',
+    '/bench/oiling-out',
+    '/bench/grid',
+  ]) {
     await page.goto(path);
     await page.waitForLoadState('networkidle');
     const over = await page.evaluate(

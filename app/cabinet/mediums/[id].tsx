@@ -1,4 +1,4 @@
-import { CabinetScreen } from '@/features/cabinet/CabinetScreen';
+import { CabinetScreen } from '@/features/desk';
 import { useParam } from '@/features/params';
 
 export default function CabinetRoute() {

@@ -1,5 +1,5 @@
 import { useParam } from '@/features/params';
-import { SectionScreen } from '@/features/section/SectionScreen';
+import { SectionScreen } from '@/features/desk';
 
 export default function SectionRoute() {
   const passageId = useParam('passageId') ?? '';

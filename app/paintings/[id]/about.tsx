@@ -1,4 +1,4 @@
-import { AboutPaintingScreen } from '@/features/painting/AboutPaintingScreen';
+import { AboutPaintingScreen } from '@/features/desk';
 import { useParam } from '@/features/params';
 
 export default function AboutRoute() {

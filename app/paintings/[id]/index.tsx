@@ -1,4 +1,4 @@
-import { PaintingScreen } from '@/features/painting/PaintingScreen';
+import { PaintingScreen } from '@/features/desk';
 import { useParam } from '@/features/params';
 
 export default function PaintingRoute() {

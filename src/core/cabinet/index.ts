@@ -1,12 +1,6 @@
 export { mergeCabinets, putMedium, putPaint, putPaints } from './edit';
-export {
-  asTube,
-  colourIndexOf,
-  hazardOf,
-  pigmentRow,
-  shortPigmentName,
-  type Hazard,
-} from './paints';
+export { asTube, colourIndexOf, pigmentRow, shortPigmentName } from './paints';
+export { hazardOf, type Hazard } from './hazard';
 export { COLUMNS, readPaintRow, rowOfPaint, type ReadRow, type Row } from './rows';
 export {
   CABINET_SCHEMA_VERSION,

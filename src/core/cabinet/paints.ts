@@ -34,18 +34,3 @@ export const colourIndexOf = (tube: Pick<OwnTube, 'pigments'>): string =>
 /** A short name for a pigment: what stands before the bracket in the table. */
 export const shortPigmentName = (key: string): string =>
   (pigmentRow(key)?.name ?? key).replace(/ \(.*/, '');
-
-export interface Hazard {
-  /** The metals of the paint that can harm, named. */
-  metals: string[];
-  notes: string[];
-}
-
-/** What the table says of the dangers of a paint's pigments. */
-export function hazardOf(tube: Pick<OwnTube, 'pigments'>): Hazard {
-  const rows = tube.pigments.map((p) => pigmentRow(p.pigment)).filter((r) => r !== undefined);
-  return {
-    metals: [...new Set(rows.flatMap((r) => r.hazard.metals))],
-    notes: [...new Set(rows.map((r) => r.hazard.note))],
-  };
-}

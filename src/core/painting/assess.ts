@@ -1,4 +1,5 @@
 import { belowOnGround, withFilm, type BelowSummary, type Finding, type RuleFilm } from '../rules';
+import { dryingClock } from '../drying';
 import { layerOf } from './assess-layer';
 import { contextOf, type Context } from './context';
 import type { AssessOptions, Layer, PaintingAssessment, SiteStack } from './layer';
@@ -59,11 +60,23 @@ function findingsOf(
     lowerTouchDry: cover.touchDry,
     lowerThroughDry: pair?.lowerThroughDry ?? cover.throughDry,
     lowerTouchRatio: lower ? cover.dose / lower.times.touch.median : Infinity,
+    lowerReaches: reaches(context, lower),
     trapIndex: pair?.trapIndex ?? null,
     atMs: layer.film.laidAtMs ?? nowMs,
     top,
     intoOpen: pair?.intoOpen ?? false,
   });
+}
+
+/** When a laid film, left alone, reaches a multiple of its touch-dry dose. */
+function reaches(
+  { handbook, climate }: Context,
+  lower: Layer | undefined,
+): ((touchRatio: number) => number | null) | null {
+  if (!lower || lower.film.laidAtMs === null) return null;
+  const { kind, touch } = lower.times;
+  const clock = dryingClock(handbook.constants, kind, climate, lower.film.laidAtMs, null);
+  return (touchRatio) => clock.timeOf(touchRatio * touch.median);
 }
 
 interface Known extends Place, Placed {}

@@ -29,7 +29,6 @@ export {
 export { startPainting, type NewPainting } from './start';
 export { gessoThicknessUm, groundReadyAtMs, isOilGround } from './ground';
 export { mergePaintings } from './merge';
-export { groundNotes } from './notes';
 export type { Film } from './reduce';
 export {
   areaCm2,

@@ -1,5 +1,6 @@
 import { DAY_MS } from '../drying';
 import { dryVolume } from '../film';
+import type { Constants } from '@/data/constants';
 import type { Predicate, RuleSite } from './types';
 
 /** Oiling out, retouch, varnish and wax. */
@@ -65,16 +66,19 @@ const isFinal = (material: string | null): boolean => material !== null && FINAL
 /**
  * The dose a final varnish waits for, reference-days from the laying of the top film: natural resin three
  * times through-dry, half a year to two years; modern resin through-dry, two weeks at least.
+ * @param throughDays through-dry of the film below, reference-days
  */
-export function varnishDoseDays(site: RuleSite): number | null {
-  const lower = site.below.body;
-  if (!lower) return null;
-  const c = site.handbook.constants;
-  const through = lower.times.through.median;
-  return site.film.kept.material === 'synthetic-varnish'
-    ? Math.max(c.modernVarnishMinDays, through)
-    : Math.min(c.varnishMaxDays, Math.max(c.varnishMinDays, c.varnishThroughMultiple * through));
-}
+export const varnishDoseDays = (
+  c: Constants,
+  material: 'resin-varnish' | 'synthetic-varnish',
+  throughDays: number,
+): number =>
+  material === 'synthetic-varnish'
+    ? Math.max(c.modernVarnishMinDays, throughDays)
+    : Math.min(
+        c.varnishMaxDays,
+        Math.max(c.varnishMinDays, c.varnishThroughMultiple * throughDays),
+      );
 
 export const varnishTooEarly: Predicate = (site) => {
   const { film, below, lowerTouchRatio } = site;
@@ -83,8 +87,11 @@ export const varnishTooEarly: Predicate = (site) => {
   if (material !== 'resin-varnish' && material !== 'synthetic-varnish') return null;
   if (!lower?.traits.oilFilm || lower.key === 'ground') return null;
   const had = lowerTouchRatio * lower.times.touch.median;
-  const dose = varnishDoseDays(site)!;
-  return had < dose ? { severity: 'strong', about: lower.name, value: dose } : null;
+  const { constants } = site.handbook;
+  const dose = varnishDoseDays(constants, material, lower.times.through.median);
+  if (had >= dose) return null;
+  const untilMs = site.lowerReaches?.(dose / lower.times.touch.median) ?? null;
+  return { severity: 'strong', about: lower.name, value: dose, untilMs };
 };
 
 export const varnishSinks: Predicate = ({ film, below, handbook }) =>

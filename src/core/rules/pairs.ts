@@ -54,21 +54,25 @@ export const slowOilBelow: Predicate = ({ film, below, lowerThroughDry }) => {
     : null;
 };
 
-/** Solvent on young paint; the more, the stronger and the younger, the worse. */
+/**
+ * Solvent on young paint; the more, the stronger and the younger, the worse. A planned coat waits: over a laid
+ * one it is told from when, over a planned one it is only to know.
+ */
 export const solventLifts: Predicate = (site) => {
-  const { film, below, handbook, lowerThroughDry, lowerTouchDry, lowerTouchRatio } = site;
+  const { film, below, handbook, atMs, lowerThroughDry, lowerTouchDry, lowerTouchRatio } = site;
   const lower = below.body;
   if (!onPaint(site) || !lower?.traits.oilFilm || lowerThroughDry) return null;
-  const { freeSolvent, strongSolvent } = film.traits;
+  const { freeSolvent: value, strongSolvent } = film.traits;
   const c = handbook.constants;
-  const value = freeSolvent;
-  if (freeSolvent > c.solventCautionShare && !lowerTouchDry && !film.planned)
-    return { severity: 'forbid', about: lower.name, value };
-  if (freeSolvent > c.solventStrongShare || (strongSolvent && freeSolvent > c.solventCautionShare))
-    return { severity: 'strong', about: lower.name, value };
-  return freeSolvent > c.solventCautionShare && lowerTouchRatio < c.solventYoungTouch
-    ? { severity: 'caution', about: lower.name, value }
-    : null;
+  if (value <= c.solventCautionShare) return null;
+  const about = lower.name;
+  if (!film.planned && !lowerTouchDry) return { severity: 'forbid', about, value };
+  if (value > c.solventStrongShare || strongSolvent) return { severity: 'strong', about, value };
+  if (!film.planned)
+    return lowerTouchRatio < c.solventYoungTouch ? { severity: 'caution', about, value } : null;
+  if (!site.lowerReaches) return { severity: 'note', about, value };
+  const untilMs = site.lowerReaches(c.solventYoungTouch);
+  return untilMs === null || untilMs > atMs ? { severity: 'caution', about, value, untilMs } : null;
 };
 
 export const solventOnResin: Predicate = (site) => {

@@ -8,6 +8,8 @@ import { REFERENCE_CLIMATE, type Climate } from '../drying';
 import { ALKYD, own, part, recipe, tube } from '../testing/recipes';
 import { DAY, isoDaysAgo, newPainting, NOW_MS, optionsAt } from '../testing/paintings';
 import { gravest, stops } from '.';
+import { STUDIO_HANDBOOK } from '../handbook';
+import { varnishDoseDays } from './finishing';
 import { judgeSiteInOrder } from './judge-site';
 import { findingMend, findingSentence, SEVERITY_WORD } from './wording';
 
@@ -703,8 +705,43 @@ describe('how rules speak', () => {
     expect(wait!.untilMs).toBe(NOW_MS + DAY);
   });
 
-  test('traditional varnish: 360 days for 200 um of a 3.75-day paint, at least half a year', () => {
-    // Mayer and handbooks: six to twelve months; worked by hand with the clamp; from memory.
+  test('spirits on young paint: with the day over a laid coat, only to know over a planned one', () => {
+    const glaze = spirits(0.25);
+    const found = (coats: Laid[]) =>
+      layersOf({ coats })
+        .at(-1)!
+        .findings.find((f) => f.rule === 'solvent-lifts');
+    expect(found(all(white(), glaze))!.severity).toBe('note');
+    const young = found([{ is: white(), ago: 2 }, { is: glaze }])!;
+    const [below] = layersOf({ coats: [{ is: white(), ago: 2 }] });
+    expect(young.severity).toBe('caution');
+    expect(young.untilMs).toBeCloseTo(NOW_MS - 2 * DAY + 1.5 * below!.times.touch.median * DAY, -3);
+    expect(found([{ is: white(), ago: 12 }, { is: glaze }])).toBeUndefined();
+    // Laid on what was not touch-dry: refused, whatever is planned.
+    expect(
+      found([
+        { is: white(60, 0.1, [part('poppy')]), ago: 3 },
+        { is: glaze, ago: 1 },
+      ])!.severity,
+    ).toBe('forbid');
+  });
+
+  // Mayer and handbooks: six to twelve months; three times through-dry, clamped; worked by hand for a paint of
+  // 3.75 days (through-dry 4 b (h/50)^1.5); from memory.
+  test.each([
+    [50, 182],
+    [100, 182],
+    [200, 360],
+    [1000, 730],
+  ])('T19 natural varnish over %i um of it: %i days', (h, days) => {
+    const through = 4 * 3.75 * (h / 50) ** 1.5;
+    const c = STUDIO_HANDBOOK.constants;
+    expect(varnishDoseDays(c, 'resin-varnish', through)).toBeCloseTo(days, 0);
+    // Modern resins: dry through, and two weeks at least (de la Rie & McGlinchey; from memory).
+    expect(varnishDoseDays(c, 'synthetic-varnish', through)).toBe(Math.max(14, through));
+  });
+
+  test('a varnish is told how long it waits, in days of the reference climate', () => {
     const thin = layersOf({
       coats: [
         { is: ochre, ago: 1 },

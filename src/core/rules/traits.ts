@@ -57,7 +57,7 @@ const PIGMENTS: ReadonlyMap<string, PigmentTraits> = new Map(
     row.key,
     {
       zinc: row.reactive_zinc,
-      dust: row.hazard.metals.some((m) => DUST_METALS.has(m)),
+      dust: row.metals.some((m) => DUST_METALS.has(m)),
       white: WHITES.has(row.key),
     },
   ]),

@@ -67,6 +67,8 @@ export interface RuleSite {
   lowerThroughDry: boolean;
   /** Dose the film below has had by then, over its touch-dry dose. */
   lowerTouchRatio: number;
+  /** When the laid film below reaches a multiple of its touch-dry dose; null while it is only planned. */
+  lowerReaches: ((touchRatio: number) => number | null) | null;
   trapIndex: number | null;
   /** The time the film went on; for a planned one, now. */
   atMs: number;

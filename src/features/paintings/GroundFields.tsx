@@ -1,6 +1,7 @@
 import { Controller } from 'react-hook-form';
 import { View } from 'react-native';
-import { GROUND_WHITES, groundNotes, OLD_SURFACES, SUPPORT_KINDS } from '@/core/painting';
+import { GROUND_WHITES, OLD_SURFACES, SUPPORT_KINDS } from '@/core/painting';
+import { groundNotes } from '@/core/painting/notes';
 import { SUPPORT_NAME } from '@/features/film-view';
 import { nowMs } from '@/store/clock';
 import { Choice } from '@/ui/Choice';

@@ -1,4 +1,4 @@
-import { CoatScreen } from '@/features/coat/CoatScreen';
+import { CoatScreen } from '@/features/desk';
 import { useParam } from '@/features/params';
 
 export default function CoatRoute() {

@@ -1,0 +1,56 @@
+import { lazy, Suspense, useEffect, type ComponentType } from 'react';
+import { View } from 'react-native';
+import { Text } from '@/ui/Text';
+import { space } from '@/ui/tokens';
+
+type Screens = typeof import('./screens');
+
+const load = (): Promise<Screens> => import('./screens');
+
+/** A screen of the desk, loaded with all the others when the first of them is opened. */
+function onDesk<P extends object>(pick: (screens: Screens) => ComponentType<P>): ComponentType<P> {
+  const Screen = lazy(async () => ({ default: pick(await load()) }));
+  return function DeskScreen(props: P) {
+    return (
+      <Suspense fallback={<Opening />}>
+        <Screen {...props} />
+      </Suspense>
+    );
+  };
+}
+
+function Opening() {
+  return (
+    <View style={{ padding: space.xl }}>
+      <Text tone="ink2">Opening …</Text>
+    </View>
+  );
+}
+
+/** How long Today is left in peace before the desk is fetched behind it. */
+const FETCH_AFTER_MS = 1500;
+
+/** Fetches the desk while the painter looks at Today, so that the first tap does not wait for it. */
+export function FetchDesk() {
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      // Offline or gone: the tap itself tries again.
+      load().catch(() => undefined);
+    }, FETCH_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return null;
+}
+
+export const AboutPaintingScreen = onDesk((d) => d.AboutPaintingScreen);
+export const CabinetScreen = onDesk((d) => d.CabinetScreen);
+export const CoatScreen = onDesk((d) => d.CoatScreen);
+export const GridScreen = onDesk((d) => d.GridScreen);
+export const MediumBenchScreen = onDesk((d) => d.MediumBenchScreen);
+export const NewPaintingScreen = onDesk((d) => d.NewPaintingScreen);
+export const OilingOutScreen = onDesk((d) => d.OilingOutScreen);
+export const PaintBenchScreen = onDesk((d) => d.PaintBenchScreen);
+export const PaintingScreen = onDesk((d) => d.PaintingScreen);
+export const PaintingsScreen = onDesk((d) => d.PaintingsScreen);
+export const SectionScreen = onDesk((d) => d.SectionScreen);
+export const SettingsScreen = onDesk((d) => d.SettingsScreen);

@@ -1,0 +1,16 @@
+/**
+ * Every screen but Today, in one piece of the bundle. The screens share most of what they are made of; were each
+ * loaded by itself, the bundler would put all that is shared into what every visit loads first.
+ */
+export { AboutPaintingScreen } from '@/features/painting/AboutPaintingScreen';
+export { GridScreen } from '@/features/bench/GridScreen';
+export { MediumBenchScreen } from '@/features/bench/MediumBenchScreen';
+export { OilingOutScreen } from '@/features/bench/OilingOutScreen';
+export { PaintBenchScreen } from '@/features/bench/PaintBenchScreen';
+export { CabinetScreen } from '@/features/cabinet/CabinetScreen';
+export { CoatScreen } from '@/features/coat/CoatScreen';
+export { NewPaintingScreen } from '@/features/paintings/NewPaintingScreen';
+export { PaintingScreen } from '@/features/painting/PaintingScreen';
+export { PaintingsScreen } from '@/features/paintings/PaintingsScreen';
+export { SectionScreen } from '@/features/section/SectionScreen';
+export { SettingsScreen } from '@/features/settings/SettingsScreen';
