@@ -24,7 +24,7 @@ module.exports = {
       moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
       transformIgnorePatterns: [`node_modules/(?!(${esm})/)`],
       testMatch: [
-        '<rootDir>/src/{core,data,store}/**/*.test.ts',
+        '<rootDir>/src/{core,data,store,workers}/**/*.test.ts',
         '<rootDir>/{server,scripts}/**/*.test.ts',
       ],
     },

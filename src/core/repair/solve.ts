@@ -1,5 +1,5 @@
-/** Halvings of the interval: 2^-40 of the range is far below any measuring spoon. */
-const HALVINGS = 40;
+/** Halvings of the interval: a four-millionth of the range is below any measuring spoon. */
+const HALVINGS = 22;
 
 /**
  * Smallest x in [0, max] from which `passes` holds, for a predicate that once true stays true.
@@ -17,7 +17,7 @@ export function smallestPassing(max: number, passes: (x: number) => boolean): nu
   return holds;
 }
 
-const SCAN_STEPS = 24;
+const SCAN_STEPS = 16;
 
 /**
  * The first x in [0, max] that passes, for a predicate that may fail again further on: looked for in coarse

@@ -45,6 +45,26 @@ describe('what was not saved', () => {
   });
 });
 
+describe('leaving the page', () => {
+  const leaving = () => {
+    const event = new Event('beforeunload', { cancelable: true });
+    window.dispatchEvent(event);
+    return event.defaultPrevented;
+  };
+
+  test('asks while something is not written, and only then', () => {
+    const { store } = studio(<SavingBar />);
+    act(() => void store.dispatch(writeHeld()));
+    expect(leaving()).toBe(false);
+    act(() => void store.dispatch(writeBegan()));
+    expect(leaving()).toBe(true);
+    act(() => void store.dispatch(writeFailed('full')));
+    expect(leaving()).toBe(true);
+    act(() => void store.dispatch(writeHeld()));
+    expect(leaving()).toBe(false);
+  });
+});
+
 describe('undo', () => {
   beforeEach(() => jest.useFakeTimers());
   afterEach(() => jest.useRealTimers());

@@ -8,7 +8,7 @@ import {
   stackOf,
 } from '@/core/testing/paintings';
 import { part, recipe, tube } from '@/core/testing/recipes';
-import { columnsOf, dueWords, overall, troublesOf } from './usePaintingView';
+import { columnsOf, dueWords, overall, ruleNotes, troublesOf } from './usePaintingView';
 
 const WHITE = [tube('titanium-white')];
 const see = (p: Painting) => assessPainting(p, optionsAt());
@@ -85,4 +85,36 @@ test('what is due follows the film', () => {
   expect(dueWords(lay(0.1), NOW_MS)).toMatch(/^till /);
   expect(dueWords(lay(1.5), NOW_MS)).toMatch(/^dry .+/);
   expect(dueWords(lay(40), NOW_MS)).toBe('takes coat 2');
+});
+
+describe('what the rules say over the painting', () => {
+  const zinc = { ...recipe([tube('zinc-white')], 0, [], 40) };
+  const p = stackOf([zinc, recipe([tube('titanium-white')], 0, [], 50)]);
+
+  test('each rule once, gravest first, with where it speaks; notes stay at their film', () => {
+    const notes = ruleNotes(assessPainting(p, optionsAt()));
+    expect(notes[0]!.finding.rule).toBe('zinc-below');
+    expect(notes[0]!.where).toEqual(['coat 2 on jars', 'coat 2 on wall']);
+    expect(new Set(notes.map((n) => n.finding.rule)).size).toBe(notes.length);
+    expect(notes.every((n) => n.finding.severity !== 'note')).toBe(true);
+  });
+
+  test('what was overruled stands last, and the column is no longer refused', () => {
+    const overruled = [
+      { rule: 'zinc-below' as const, reason: 'a test', at: new Date(0).toISOString() },
+    ];
+    const kept = { ...p, coats: p.coats.map((c) => ({ ...c, overruled })) };
+    const notes = ruleNotes(assessPainting(kept, optionsAt()));
+    expect(notes.at(-1)!.finding).toMatchObject({ rule: 'zinc-below', overruled: 'a test' });
+    expect(
+      troublesOf(assessPainting(p, optionsAt())).some((t) =>
+        /Oil over zinc white/.test(t.sentence),
+      ),
+    ).toBe(true);
+    expect(
+      troublesOf(assessPainting(kept, optionsAt())).some((t) =>
+        /Oil over zinc white/.test(t.sentence),
+      ),
+    ).toBe(false);
+  });
 });

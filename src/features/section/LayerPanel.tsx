@@ -44,7 +44,11 @@ export function LayerPanel({ view, chosen }: { view: SectionView; chosen: LayerV
           </Text>
         ) : null}
         {first ? <Text tone="ink2">{repairSentence(first, view.painting.school)}</Text> : null}
-        {broken && layer.planned && !first ? (
+        {chosen.solving ? <Text tone="ink2">Looking for what would mend it …</Text> : null}
+        {chosen.failure ? (
+          <Text tone="brick">{`No repair could be worked out: ${chosen.failure}`}</Text>
+        ) : null}
+        {broken && layer.planned && !first && !chosen.solving && !chosen.failure ? (
           <Text tone="ink2">
             There is no sound repair of this coat alone: the oil it would take is over the cap.
             Change the mix, or the coat below.

@@ -19,7 +19,7 @@ export const VERDICT_WORD: Record<Verdict, string> = {
   undecided: 'undecided',
   caution: 'doubtful',
   fail: 'refused',
-  'not-applicable': 'says nothing',
+  'not-applicable': 'silent',
 };
 
 const BAD: ReadonlySet<Verdict> = new Set(['fail', 'caution']);
@@ -48,43 +48,45 @@ export function SchoolsTable({ layer, school }: { layer: Layer; school: SchoolKe
     upperPlanned: layer.planned,
   };
   return (
-    <View role="table" aria-label="The pair by every school">
+    <View>
       <Text strong style={{ marginBottom: space.xs }}>
         {partingSentence(verdicts)}
       </Text>
-      <View role="row" style={styles.row}>
-        <Text role="columnheader" size="small" tone="ink2" style={{ flex: 1 }}>
-          {`${layer.film.name} over ${pair.againstName.toLowerCase()}`}
-        </Text>
-        <Text role="columnheader" size="small" tone="ink2" style={styles.figure}>
-          here
-        </Text>
-        <Text role="columnheader" size="small" tone="ink2" style={styles.figure}>
-          below
-        </Text>
-        <Text role="columnheader" size="small" tone="ink2" style={styles.verdict}>
-          verdict
-        </Text>
-      </View>
-      {verdicts.map((v) => (
-        <SchoolRow
-          key={v.school}
-          verdict={v}
-          chosen={v.school === school}
-          sentence={verdictSentence(v, names)}
-        />
-      ))}
-      {pair.trapIndex === null ? null : (
+      <View role="table" aria-label="The pair by every school">
         <View role="row" style={styles.row}>
-          <Text role="cell" size="small" style={{ flex: 1 }}>
-            Trap index: drying still to come below, over that of this coat. Over 3 is doubtful, over
-            10 warns; no school, a house figure.
+          <Text role="columnheader" size="small" tone="ink2" style={{ flex: 1 }}>
+            {`${layer.film.name} over ${pair.againstName.toLowerCase()}`}
           </Text>
-          <Text role="cell" size="small" strong style={styles.verdict}>
-            {pair.trapIndex < 10 ? pair.trapIndex.toFixed(1) : String(Math.round(pair.trapIndex))}
+          <Text role="columnheader" size="small" tone="ink2" style={styles.figure}>
+            here
+          </Text>
+          <Text role="columnheader" size="small" tone="ink2" style={styles.figure}>
+            below
+          </Text>
+          <Text role="columnheader" size="small" tone="ink2" style={styles.verdict}>
+            verdict
           </Text>
         </View>
-      )}
+        {verdicts.map((v) => (
+          <SchoolRow
+            key={v.school}
+            verdict={v}
+            chosen={v.school === school}
+            sentence={verdictSentence(v, names)}
+          />
+        ))}
+        {pair.trapIndex === null ? null : (
+          <View role="row" style={styles.row}>
+            <Text role="cell" size="small" style={{ flex: 1 }}>
+              Trap index: drying still to come below, over that of this coat. Over 3 is doubtful,
+              over 10 warns; no school, a house figure.
+            </Text>
+            <Text role="cell" size="small" strong style={styles.verdict}>
+              {pair.trapIndex < 10 ? pair.trapIndex.toFixed(1) : String(Math.round(pair.trapIndex))}
+            </Text>
+          </View>
+        )}
+      </View>
       <Action title="Fold the schools away" kind="quiet" onPress={() => setOpen(false)} />
     </View>
   );
@@ -100,26 +102,28 @@ function SchoolRow({
   sentence: string;
 }) {
   const school = SCHOOLS[verdict.school];
-  const figure = (value: number | null): string => (value === null ? '–' : school.format(value));
+  const silent = verdict.verdict === 'not-applicable';
+  const figure = (value: number | null): string =>
+    value === null || silent ? '–' : school.format(value);
   const bad = BAD.has(verdict.verdict);
   return (
-    <View role="row" style={styles.row}>
-      <View role="cell" style={{ flex: 1 }}>
-        <Text size="small" strong={chosen}>
+    <View role="row" style={styles.school}>
+      <View style={styles.line}>
+        <Text role="cell" size="small" strong={chosen} style={{ flex: 1 }}>
           {chosen ? `${school.name}, followed here` : school.name}
         </Text>
-        <Text size="small" tone="ink2">
-          {sentence}
+        <Text role="cell" size="small" style={styles.figure}>
+          {figure(verdict.upper)}
+        </Text>
+        <Text role="cell" size="small" style={styles.figure}>
+          {figure(verdict.lower)}
+        </Text>
+        <Text role="cell" size="small" strong tone={bad ? 'brick' : 'ink'} style={styles.verdict}>
+          {VERDICT_WORD[verdict.verdict]}
         </Text>
       </View>
-      <Text role="cell" size="small" style={styles.figure}>
-        {figure(verdict.upper)}
-      </Text>
-      <Text role="cell" size="small" style={styles.figure}>
-        {figure(verdict.lower)}
-      </Text>
-      <Text role="cell" size="small" strong tone={bad ? 'brick' : 'ink'} style={styles.verdict}>
-        {VERDICT_WORD[verdict.verdict]}
+      <Text role="cell" size="small" tone="ink2">
+        {sentence}
       </Text>
     </View>
   );
@@ -133,6 +137,12 @@ const styles = StyleSheet.create({
     borderBottomWidth: 1,
     borderBottomColor: colour.rule,
   },
+  school: {
+    paddingVertical: space.s,
+    borderBottomWidth: 1,
+    borderBottomColor: colour.rule,
+  },
+  line: { flexDirection: 'row', gap: space.xs },
   figure: { width: 54, textAlign: 'right' },
   verdict: { width: 82, textAlign: 'right' },
 });

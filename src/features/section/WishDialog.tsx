@@ -1,17 +1,20 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { changeCoat, type Painting } from '@/core/painting';
-import { wishesFor, wishSentence, type Wish, type WishAnswer } from '@/core/repair';
+import { wishSentence, type Wish, type WishAnswer } from '@/core/repair';
 import { SCHOOLS } from '@/core/schools';
+import { useSolved } from '@/features/useSolved';
 import { changePainting } from '@/store/actions';
 import { useAssessOptions, useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
+import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { about } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
+import { solveWishes } from '@/workers/client';
 
 const HOUR_MS = 3_600_000;
 const CHANCES = { '0.5': 0.5, '0.75': 0.75, '0.9': 0.9 } as const;
@@ -40,17 +43,22 @@ export function WishDialog({ painting, coatId, coatName, nowMs, onClose }: Props
   const inHours = Number(hours);
   const valid = Number.isFinite(inHours) && inHours > 0;
   const atMs = nowMs + inHours * HOUR_MS;
-  const answers = useMemo(
+  const ask = useMemo(
     () =>
       valid
-        ? wishesFor(
-            { painting, coatId, school: painting.school },
-            { kind, atMs, layAtMs: nowMs, chance: CHANCES[chance] },
-            options,
-          )
-        : [],
-    [painting, coatId, kind, atMs, nowMs, chance, options, valid],
+        ? () =>
+            solveWishes({
+              painting,
+              coatId,
+              school: painting.school,
+              climate: options.climate,
+              nowMs,
+              wish: { kind, atMs, layAtMs: nowMs, chance: CHANCES[chance] },
+            })
+        : null,
+    [painting, coatId, kind, atMs, nowMs, chance, options.climate, valid],
   );
+  const { value: answers, pending, failure } = useSolved(ask);
   const take = (answer: WishAnswer) => {
     dispatch(
       changePainting(painting.id, `Changed ${coatName.toLowerCase()} for its time`, (p, making) =>
@@ -96,13 +104,15 @@ export function WishDialog({ painting, coatId, coatName, nowMs, onClose }: Props
           value={chance}
           onChange={setChance}
         />
-        {answers.length === 0 ? (
+        {failure ? <Notice tone="refusal">{failure}</Notice> : null}
+        {pending ? <Text tone="ink2">Looking for what would grant it …</Text> : null}
+        {answers?.length === 0 ? (
           <Text tone="ink2">
             Nothing sound grants it: what it would take is over the cap, or a rule refuses it. Ask
             for less, or change the mix.
           </Text>
         ) : (
-          answers.map((answer) => (
+          answers?.map((answer) => (
             <Answer
               key={answer.lever}
               answer={answer}

@@ -1,4 +1,6 @@
-import { act, renderHook } from '@testing-library/react';
+import { SCHOOL_KEYS, type SchoolVerdict } from '@/core/schools';
+import { partingSentence } from './SchoolsTable';
+import { act, renderHook, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { changeCoat, type Painting } from '@/core/painting';
@@ -29,17 +31,22 @@ const notched = stackOf([
   recipe(WHITE, 0.1, STAND, 20),
 ]);
 
-test('it speaks first of the coat that breaks the rule, with figures and a cure', () => {
-  const { chosen } = open(notched).view();
+test('it speaks first of the coat that breaks the rule, with figures and a cure', async () => {
+  const { view } = open(notched);
+  const { chosen } = view();
   expect(chosen!.layer.film.name).toBe('Coat 2');
   expect(chosen!.broken).toBe(true);
   expect(chosen!.sentence).toBe('The planned coat 2 is leaner than the coat 1 it will lie on.');
   expect(chosen!.figures).toMatch(/^\d+ % oil over \d+ %\.$/);
-  expect(chosen!.repairs.length).toBeGreaterThan(0);
+  // The cure is worked out away from the screen.
+  expect([chosen!.solving, chosen!.repairs]).toEqual([true, []]);
+  await waitFor(() => expect(view().chosen!.repairs.length).toBeGreaterThan(0));
+  expect(view().chosen!.solving).toBe(false);
 });
 
-test('with the cure applied it speaks of the next coat to come, and asks for none', () => {
+test('with the cure applied it speaks of the next coat to come, and asks for none', async () => {
   const { store, view } = open(notched);
+  await waitFor(() => expect(view().chosen!.repairs.length).toBeGreaterThan(0));
   const [repair] = view().chosen!.repairs;
   act(() => {
     store.dispatch(
@@ -92,4 +99,23 @@ test('a painting or passage that is not there gives no view', () => {
     <Provider store={store}>{children}</Provider>
   );
   expect(renderHook(() => useSectionView('none', 'x'), { wrapper }).result.current).toBeNull();
+});
+
+describe('where the schools part', () => {
+  const verdicts = (...words: ('ok' | 'fail' | 'not-applicable')[]): SchoolVerdict[] =>
+    words.map((verdict, i) => ({
+      school: SCHOOL_KEYS[i]!,
+      verdict,
+      reason: 'rises',
+      lower: null,
+      upper: null,
+    }));
+
+  test('is one sentence', () => {
+    expect(partingSentence(verdicts('ok', 'not-applicable'))).toBe('No school objects.');
+    expect(partingSentence(verdicts('fail', 'fail'))).toBe('No school lets it pass.');
+    expect(partingSentence(verdicts('ok', 'fail', 'not-applicable'))).toBe(
+      'They part: added oil let it pass; all the oil object.',
+    );
+  });
 });

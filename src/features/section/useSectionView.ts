@@ -6,7 +6,7 @@ import {
   type PassageAssessment,
   type SiteStack,
 } from '@/core/painting';
-import { repairsFor, type Repair } from '@/core/repair';
+import type { Repair } from '@/core/repair';
 import type { Finding } from '@/core/rules';
 import {
   figuresSentence,
@@ -17,6 +17,8 @@ import {
   type Verdict,
 } from '@/core/schools';
 import { isBroken } from '@/features/film-view';
+import { useSolved, type Solved } from '@/features/useSolved';
+import { solveRepairs } from '@/workers/client';
 import { useAssessment, useAssessOptions, useNow, usePainting } from '@/store/hooks';
 
 /** Another school that sees the pair differently. */
@@ -37,6 +39,10 @@ export interface LayerView {
   dissents: Dissent[];
   findings: Finding[];
   repairs: Repair[];
+  /** Repairs are being worked out. */
+  solving: boolean;
+  /** Why no repair could be worked out. */
+  failure: string | null;
 }
 
 const PASSES: ReadonlySet<Verdict> = new Set(['ok', 'note']);
@@ -75,7 +81,7 @@ function alone(layer: Layer): string {
   return 'The first film on the ground: nothing below to compare it with.';
 }
 
-function layerView(painting: Painting, layer: Layer, repairs: Repair[]): LayerView {
+function layerView(painting: Painting, layer: Layer, solved: Solved<Repair[]>): LayerView {
   const verdict = verdictOf(layer, painting.school);
   const names = {
     lower: layer.pair?.againstName ?? '',
@@ -92,7 +98,9 @@ function layerView(painting: Painting, layer: Layer, repairs: Repair[]): LayerVi
     broken: isBroken(layer, painting.school),
     dissents: dissentsOf(layer, painting.school),
     findings: layer.findings,
-    repairs,
+    repairs: solved.value ?? [],
+    solving: solved.pending,
+    failure: solved.failure,
   };
 }
 
@@ -115,6 +123,8 @@ export interface SectionView {
   nowMs: number;
 }
 
+const STEADY_MS = 600_000;
+
 export function useSectionView(id: string, passageId: string): SectionView | null {
   const nowMs = useNow();
   const painting = usePainting(id);
@@ -132,12 +142,18 @@ export function useSectionView(id: string, passageId: string): SectionView | nul
     layer?.planned && painting && isBroken(layer, painting.school)
       ? layer.film.coatIds.at(-1)
       : undefined;
-  // Solved only for the one layer that is spoken of: a repair is many assessments.
-  const repairs = useMemo(
+  // Solved only for the one layer that is spoken of, and away from the screen: a repair is many assessments.
+  const { climate } = options;
+  // Paint does not move in a few minutes, and an answer should stand still while it is read.
+  const askedMs = Math.floor(nowMs / STEADY_MS) * STEADY_MS;
+  const ask = useMemo(
     () =>
-      painting && coatId ? repairsFor({ painting, coatId, school: painting.school }, options) : [],
-    [painting, coatId, options],
+      painting && coatId
+        ? () => solveRepairs({ painting, coatId, school: painting.school, climate, nowMs: askedMs })
+        : null,
+    [painting, coatId, climate, askedMs],
   );
+  const solved = useSolved(ask);
   if (!assessment || !painting || !passage || !stack) return null;
   return {
     painting,
@@ -146,7 +162,7 @@ export function useSectionView(id: string, passageId: string): SectionView | nul
     stack,
     spotName: stack.site.spotName,
     chooseSpot,
-    chosen: layer ? layerView(painting, layer, repairs) : null,
+    chosen: layer ? layerView(painting, layer, solved) : null,
     choose,
     nowMs,
   };

@@ -1,0 +1,90 @@
+import { z } from 'zod';
+import { INGREDIENT_KEYS } from '@/data/ingredients';
+import { CoreError } from '@/core/errors';
+import { climateSchema } from '@/core/drying';
+import { coatSchema, paintingSchema } from '@/core/painting';
+import type { Repair, WishAnswer } from '@/core/repair';
+import { SCHOOL_KEYS } from '@/core/schools';
+
+/** What goes into the solving worker and comes out of it. Both sides are checked. */
+export const solveRequestSchema = z.object({
+  painting: paintingSchema,
+  coatId: z.string(),
+  school: z.enum(SCHOOL_KEYS),
+  climate: climateSchema,
+  nowMs: z.number(),
+});
+export type SolveRequest = z.infer<typeof solveRequestSchema>;
+
+export const wishRequestSchema = solveRequestSchema.extend({
+  wish: z.object({
+    kind: z.enum(['open-until', 'dry-by']),
+    atMs: z.number(),
+    layAtMs: z.number(),
+    chance: z.number().gt(0).lt(1),
+  }),
+});
+export type WishRequest = z.infer<typeof wishRequestSchema>;
+
+const ingredient = z.enum(INGREDIENT_KEYS).nullable();
+const schools = z.array(z.enum(SCHOOL_KEYS));
+
+export const repairsSchema: z.ZodType<Repair[]> = z.array(
+  z.object({
+    kind: z.enum([
+      'add-oil',
+      'more-medium',
+      'less-medium',
+      'leaner-below',
+      'wait-through-dry',
+      'thicker',
+      'thinner',
+      'other-order',
+    ]),
+    coatId: z.string(),
+    changed: coatSchema,
+    moveBy: z.union([z.literal(-1), z.literal(0)]),
+    parts: z.number().nullable(),
+    ingredient,
+    partsOf: z.enum(['medium', 'paint']),
+    mlPer10MlPaint: z.number().nullable(),
+    fromMs: z.number().nullable(),
+    figureAfter: z.number().nullable(),
+    touchDryDaysBefore: z.number(),
+    touchDryDaysAfter: z.number(),
+    satisfies: schools,
+  }),
+);
+
+export const wishAnswersSchema: z.ZodType<WishAnswer[]> = z.array(
+  z.object({
+    lever: z.enum(['as-it-is', 'thickness', 'medium', 'slow-oil', 'alkyd', 'clove-oil']),
+    changed: coatSchema,
+    ingredient,
+    reachedAtMs: z.number().nullable(),
+    holds: z.boolean(),
+    satisfies: schools,
+  }),
+);
+
+/** A thrown error loses its class on the way; so it travels as data. */
+export type Reply = { ok: true; value: unknown } | { ok: false; code: string; message: string };
+
+/** Run a job and pack what comes of it. */
+export function reply(job: () => unknown): Reply {
+  try {
+    return { ok: true, value: job() };
+  } catch (error) {
+    return {
+      ok: false,
+      code: error instanceof CoreError ? error.code : 'failed',
+      message: error instanceof Error ? error.message : String(error),
+    };
+  }
+}
+
+/** Unpack a reply, or throw what it says. */
+export function unpack<T>(schema: z.ZodType<T>, answer: Reply): T {
+  if (!answer.ok) throw new Error(answer.message);
+  return schema.parse(answer.value);
+}

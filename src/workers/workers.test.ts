@@ -1,0 +1,56 @@
+import { REFERENCE_CLIMATE } from '@/core/drying';
+import { repairsFor } from '@/core/repair';
+import { NOW_MS, optionsAt, stackOf } from '@/core/testing/paintings';
+import { part, recipe, tube } from '@/core/testing/recipes';
+import { solveRepairs, solveWishes } from './client';
+import { reply, repairsSchema, unpack } from './protocol';
+import { SOLVER } from './solver';
+
+const WHITE = [tube('titanium-white')];
+const painting = stackOf([
+  recipe(WHITE, 0.3, [part('stand-oil')], 15),
+  recipe(WHITE, 0.1, [part('stand-oil'), part('mineral-spirits')], 20),
+]);
+const request = {
+  painting,
+  coatId: 'c1',
+  school: 'total-oil' as const,
+  climate: REFERENCE_CLIMATE,
+  nowMs: NOW_MS,
+};
+
+test('what comes out of the worker is what the core says', async () => {
+  const direct = repairsFor({ painting, coatId: 'c1', school: 'total-oil' }, optionsAt());
+  expect(direct.length).toBeGreaterThan(0);
+  await expect(solveRepairs(request)).resolves.toEqual(direct);
+  // And it survives the crossing as plain data.
+  expect(structuredClone(SOLVER.repairs(request))).toEqual({ ok: true, value: direct });
+});
+
+test('wishes cross too', async () => {
+  const DAY = 86_400_000;
+  const answers = await solveWishes({
+    ...request,
+    school: 'added-oil',
+    wish: { kind: 'dry-by', atMs: NOW_MS + 4 * DAY, layAtMs: NOW_MS, chance: 0.75 },
+  });
+  expect(answers.length).toBeGreaterThan(0);
+});
+
+test('a request that is no good is refused with a reason; nothing is guessed', async () => {
+  const bad = { ...request, climate: { ...REFERENCE_CLIMATE, temperatureC: 900 } };
+  await expect(solveRepairs(bad)).rejects.toThrow(/Temperature must be between/);
+  expect(SOLVER.wishes({ ...request, wish: null })).toMatchObject({ ok: false });
+});
+
+test('an answer that is no answer is not passed on', () => {
+  expect(() => unpack(repairsSchema, { ok: true, value: [{ kind: 'magic' }] })).toThrow();
+  expect(() =>
+    unpack(
+      repairsSchema,
+      reply(() => {
+        throw new RangeError('too far');
+      }),
+    ),
+  ).toThrow('too far');
+});
