@@ -110,8 +110,8 @@ function addOil(
 
 /** Steps a painter sets a share in. */
 const SHARE_STEP = 0.01;
-const roundUpShare = (m: number): number => Math.ceil(m / SHARE_STEP - 1e-9) * SHARE_STEP;
-const roundDownShare = (m: number): number => Math.floor(m / SHARE_STEP + 1e-9) * SHARE_STEP;
+const roundUpShare = (m: number): number => Math.ceil(m / SHARE_STEP - 1e-6) * SHARE_STEP;
+const roundDownShare = (m: number): number => Math.floor(m / SHARE_STEP + 1e-6) * SHARE_STEP;
 
 function moreMedium(
   request: RepairRequest,

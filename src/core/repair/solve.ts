@@ -1,5 +1,5 @@
-/** Halvings of the interval: a four-millionth of the range is below any measuring spoon. */
-const HALVINGS = 22;
+/** Halvings of the interval: 2^-34 of the range is far below any measuring spoon. */
+const HALVINGS = 34;
 
 /**
  * Smallest x in [0, max] from which `passes` holds, for a predicate that once true stays true.
@@ -35,5 +35,5 @@ export function firstPassing(max: number, passes: (x: number) => boolean): numbe
 /** Round up to what a palette knife can measure: quarters from a quarter up, else twentieths. */
 export function roundUpParts(parts: number): number {
   const step = parts > 0.25 ? 0.25 : 0.05;
-  return Math.ceil(parts / step - 1e-9) * step;
+  return Math.ceil(parts / step - 1e-6) * step;
 }
