@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { View } from 'react-native';
 import { asTube, pigmentRow } from '@/core/cabinet';
 import { PIGMENT_ROWS } from '@/data/pigments';
 import {
@@ -17,7 +17,8 @@ import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
-import { colour, space, TARGET } from '@/ui/tokens';
+import { space } from '@/ui/tokens';
+import { PickerRow } from './PickerRow';
 
 const DRIES: Record<string, string> = {
   'very-fast': 'dries very fast',
@@ -78,20 +79,13 @@ export function PaintPicker({
         <View key={list.name} role="group" aria-label={list.name} style={{ marginBottom: space.m }}>
           <Heading level={3}>{list.name}</Heading>
           {list.tubes.map((tube) => (
-            <Pressable
+            <PickerRow
               key={tubeId(tube)}
-              accessibilityRole="button"
+              colours={[tubeColour(tube)]}
+              name={tubeName(tube)}
+              detail={detail(tube)}
               onPress={() => onPick(tube)}
-              style={styles.row}
-            >
-              <View style={[styles.swatch, { backgroundColor: tubeColour(tube) }]} />
-              <View style={{ flex: 1 }}>
-                <Text strong>{tubeName(tube)}</Text>
-                <Text size="small" tone="ink2">
-                  {detail(tube)}
-                </Text>
-              </View>
-            </Pressable>
+            />
           ))}
         </View>
       ))}
@@ -100,16 +94,3 @@ export function PaintPicker({
     </Sheet>
   );
 }
-
-const styles = StyleSheet.create({
-  row: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space.s,
-    minHeight: TARGET,
-    paddingVertical: space.xs,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.rule,
-  },
-  swatch: { width: 28, height: 36, borderRadius: 3, borderWidth: 1, borderColor: colour.rule },
-});

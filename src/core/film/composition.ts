@@ -1,17 +1,8 @@
 import { OILS, type OilKey } from '@/data/oils';
 import type { Handbook } from '../handbook';
 import { CoreError } from '../errors';
-import {
-  binderVolume,
-  dryingOilVolume,
-  dryVolume,
-  ingredientFigures,
-  mediumConstituents,
-  pigmentMass,
-  sum,
-  tubeBinderMass,
-  type Constituents,
-} from './constituents';
+import { binderVolume, dryingOilVolume, dryVolume, sum, type Constituents } from './constituents';
+import { ingredientFigures, mediumConstituents, pigmentMass, tubeBinderMass } from './mixture';
 import { cpvcOfMixture, pvc } from './pvc';
 import type { MediumPart } from './recipe';
 

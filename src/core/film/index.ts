@@ -5,19 +5,21 @@ export {
   dryingOilVolume,
   dryVolume,
   extenderShare,
-  filmOfRecipe,
-  ingredientFigures,
   isAcrylic,
   isPassedOver,
-  mediumConstituents,
   NOTHING,
   scaleConstituents,
-  tubeConstituents,
   sum,
   thicknessOf,
-  wetMixture,
   type Constituents,
 } from './constituents';
+export {
+  filmOfRecipe,
+  ingredientFigures,
+  mediumConstituents,
+  tubeConstituents,
+  wetMixture,
+} from './mixture';
 export { afterGroundLoss, groundLossFraction } from './ground-loss';
 export { cpvc, cpvcOfMixture, pvc } from './pvc';
 export { tubeKey, tubePaint, type TubePaint } from './tube';

@@ -1,35 +1,19 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, useWindowDimensions, View } from 'react-native';
-import { asTube, hazardOf, type CabinetMedium, type CabinetPaint } from '@/core/cabinet';
-import { BINDERS } from '@/data/binders';
 import { cabinetMediumAddress, cabinetPaintAddress } from '@/features/addresses';
-import { mediumWords } from '@/features/MediumPicker';
-import { tubeCodes, tubeColour } from '@/features/tubes';
 import { useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
-import { GoTo } from '@/ui/GoTo';
 import { Tick } from '@/ui/Tick';
 import { Screen } from '@/ui/Screen';
 import { Heading, Text } from '@/ui/Text';
-import { duration } from '@/ui/time/words';
-import { colour, space, TARGET, WIDE_FROM } from '@/ui/tokens';
-import {
-  foundMediums,
-  foundPaints,
-  ORDER_NAMES,
-  ORDERS,
-  paintFigures,
-  type Order,
-} from './cabinet-list';
+import { colour, space, WIDE_FROM } from '@/ui/tokens';
+import { foundMediums, foundPaints, ORDER_NAMES, ORDERS, type Order } from './cabinet-list';
 import { CsvActions } from './CsvActions';
-import { MediumRecipe, useMediumEdit } from './MediumEditor';
-import { PaintFields, usePaintEdit } from './PaintEditor';
-
-/** What is open beside, or instead of, the list. */
-export type Chosen = { kind: 'paint' | 'medium'; id: string } | null;
+import { Editor, type Chosen } from './CabinetPages';
+import { MediumRow, PaintRow } from './CabinetRows';
 
 /** The painter's own paints and mediums: a list, and on a wide screen the one in hand beside it. */
 export function CabinetScreen({ chosen }: { chosen: Chosen }) {
@@ -169,175 +153,9 @@ function Arrange({
   );
 }
 
-const LEFT_SHOWN = 1;
-
-function PaintRow({ paint, here }: { paint: CabinetPaint; here: boolean }) {
-  const router = useRouter();
-  const tube = { own: asTube(paint) };
-  const { composition: c, touchDays } = paintFigures(paint);
-  const { metals } = hazardOf(paint);
-  const ml = Math.round(paint.left * paint.tubeMl);
-  return (
-    <View role="listitem">
-      <GoTo
-        href={cabinetPaintAddress(paint.id)}
-        onGo={() => router.push(cabinetPaintAddress(paint.id))}
-        label={`${paint.name}, ${tubeCodes(tube)}, ${ml} ml left: open`}
-        style={[styles.row, here && styles.here]}
-      >
-        <View style={[styles.swatch, { backgroundColor: tubeColour(tube) }]} />
-        <View style={{ flex: 1 }}>
-          <Text strong>{paint.name}</Text>
-          <Text size="small" tone="ink2">
-            {`${tubeCodes(tube)}, in ${BINDERS[paint.binder].name}; ${Math.round(c.fatness * 100)} % ${paint.binder === 'acrylic' ? 'binder' : 'oil'}, dry in ${duration(touchDays)}`}
-          </Text>
-          {metals.length > 0 ? (
-            <Text size="small" strong>{`holds ${metals.join(', ')}`}</Text>
-          ) : null}
-        </View>
-        <View style={styles.left}>
-          <Text strong style={{ textAlign: 'right' }}>{`${ml} ml`}</Text>
-          <View style={styles.tube}>
-            <View style={[styles.full, { width: `${Math.min(LEFT_SHOWN, paint.left) * 100}%` }]} />
-          </View>
-        </View>
-      </GoTo>
-    </View>
-  );
-}
-
-function MediumRow({ medium, here }: { medium: CabinetMedium; here: boolean }) {
-  const router = useRouter();
-  return (
-    <View role="listitem">
-      <GoTo
-        href={cabinetMediumAddress(medium.id)}
-        onGo={() => router.push(cabinetMediumAddress(medium.id))}
-        label={`${medium.name}: open`}
-        style={[styles.row, here && styles.here]}
-      >
-        <View style={{ flex: 1 }}>
-          <Text strong>{medium.name}</Text>
-          <Text size="small" tone="ink2">
-            {mediumWords(medium)}
-          </Text>
-        </View>
-      </GoTo>
-    </View>
-  );
-}
-
-/** The one in hand; one that is not there is said so. */
-function Editor({ chosen }: { chosen: NonNullable<Chosen> }) {
-  const cabinet = useStoreSelector((state) => state.cabinet);
-  const isNew = chosen.id === 'new';
-  if (chosen.kind === 'paint') {
-    const paint = cabinet.paints.find((p) => p.id === chosen.id) ?? null;
-    return !paint && !isNew ? <Gone what="That paint" /> : <PaintPage paint={paint} />;
-  }
-  const medium = cabinet.mediums.find((m) => m.id === chosen.id) ?? null;
-  return !medium && !isNew ? <Gone what="That medium" /> : <MediumPage medium={medium} />;
-}
-
-function Gone({ what }: { what: string }) {
-  return (
-    <View style={{ padding: space.huge }}>
-      <Heading>{`${what} is not in the cabinet`}</Heading>
-      <Text tone="ink2">
-        It may have been made in another browser. Import the studio to have it.
-      </Text>
-    </View>
-  );
-}
-
-function useBack() {
-  const router = useRouter();
-  return () => router.navigate('/cabinet');
-}
-
-function PaintPage({ paint }: { paint: CabinetPaint | null }) {
-  const back = useBack();
-  const edit = usePaintEdit(paint, back);
-  return (
-    <Screen
-      title={paint?.name ?? 'A new paint'}
-      onBack={back}
-      foot={
-        <Foot
-          onKeep={edit.keep}
-          disabled={!edit.checked.paint}
-          archive={paint ? { on: paint.archived, press: edit.archive } : null}
-        />
-      }
-    >
-      <PaintFields edit={edit} />
-    </Screen>
-  );
-}
-
-function MediumPage({ medium }: { medium: CabinetMedium | null }) {
-  const back = useBack();
-  const edit = useMediumEdit(medium, back);
-  return (
-    <Screen
-      title={medium?.name ?? 'A new medium'}
-      onBack={back}
-      foot={
-        <Foot
-          onKeep={edit.keep}
-          disabled={!edit.checked.medium}
-          archive={medium ? { on: medium.archived, press: edit.archive } : null}
-        />
-      }
-    >
-      <MediumRecipe edit={edit} />
-    </Screen>
-  );
-}
-
-function Foot({
-  onKeep,
-  disabled,
-  archive,
-}: {
-  onKeep: () => void;
-  disabled: boolean;
-  archive: { on: boolean; press: () => void } | null;
-}) {
-  return (
-    <View style={styles.foot}>
-      {archive ? (
-        <Action title={archive.on ? 'Back into use' : 'Archive'} onPress={archive.press} />
-      ) : null}
-      <Action
-        title="Keep"
-        kind="primary"
-        onPress={onKeep}
-        disabled={disabled}
-        style={{ flexGrow: 1 }}
-      />
-    </View>
-  );
-}
-
 const styles = StyleSheet.create({
   list: { width: 460, borderRightWidth: 1, borderRightColor: colour.rule },
   panel: { flex: 1, backgroundColor: colour.sheet },
-  row: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space.m,
-    minHeight: TARGET,
-    paddingVertical: space.s,
-    paddingHorizontal: space.xs,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.rule,
-  },
-  here: { backgroundColor: colour.sheet },
-  swatch: { width: 34, height: 48, borderRadius: 4, borderWidth: 1, borderColor: colour.rule },
-  left: { width: 74, gap: space.xs },
-  tube: { height: 8, borderWidth: 1, borderColor: colour.ink2, borderRadius: 2 },
-  full: { height: 6, backgroundColor: colour.ink2 },
   foot: {
     flexDirection: 'row',
     gap: space.m,

@@ -1,11 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { STUDIO_HANDBOOK } from '@/core/handbook';
-import { isLaid, overruleCoat, unlaidPassages, type Painting } from '@/core/painting';
-import { coatAreaCm2, lossesOf, paintNeeded } from '@/core/quantity';
-import { applyRepair, repairAction, repairSentence, type Repair } from '@/core/repair';
-import { SCHOOLS } from '@/core/schools';
+import { isLaid, overruleCoat, type Painting } from '@/core/painting';
+import { repairSentence } from '@/core/repair';
 import type { RuleKey } from '@/data/rules';
 import { FindingNotices } from '@/features/findings/FindingNotices';
 import { changePainting } from '@/store/actions';
@@ -14,10 +11,11 @@ import { Action } from '@/ui/Action';
 import { StateTag } from '@/ui/film/StateSwatch';
 import { Notice } from '@/ui/Notice';
 import { Heading, Text } from '@/ui/Text';
-import { about, duration } from '@/ui/time/words';
+import { about } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
 import { LayDialog } from './LayDialog';
 import { ReduceDialog } from './ReduceDialog';
+import { RepairButton } from './RepairButton';
 import { SchoolsTable } from './SchoolsTable';
 import { StageWindows } from './StageWindows';
 import type { Dissent, LayerView, SectionView } from './useSectionView';
@@ -162,68 +160,6 @@ function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
 
 const isMaterial = (painting: Painting, coatId: string): boolean =>
   painting.coats.find((c) => c.id === coatId)?.recipe.material !== undefined;
-
-/** What the repair comes to for the paint of the whole coat. */
-function batchWords(painting: Painting, repair: Repair): string {
-  const coat = painting.coats.find((c) => c.id === repair.coatId);
-  if (!coat || repair.mlPer10MlPaint === null || coat.recipe.mix.length === 0) return '';
-  const area = coatAreaCm2(painting, coat, unlaidPassages(painting, coat));
-  if (!(area > 0)) return '';
-  const { paintMl } = paintNeeded(
-    STUDIO_HANDBOOK,
-    coat.recipe,
-    area,
-    lossesOf(STUDIO_HANDBOOK, painting),
-  );
-  return `, ${((repair.mlPer10MlPaint * paintMl) / 10).toFixed(1)} ml for the whole coat`;
-}
-
-function RepairButton({
-  view,
-  repair,
-  primary,
-}: {
-  view: SectionView;
-  repair: Repair;
-  primary: boolean;
-}) {
-  const dispatch = useStoreDispatch();
-  const { painting } = view;
-  const school = painting.school;
-  const apply = () =>
-    dispatch(
-      changePainting(
-        painting.id,
-        `${repairAction(repair, school)}: ${repair.changed.name}`,
-        (p, making) => applyRepair(p, repair, making),
-      ),
-    );
-  const slower = repair.touchDryDaysAfter - repair.touchDryDaysBefore;
-  const cost =
-    Math.abs(slower) < 0.05
-      ? 'No slower to dry'
-      : `Touch-dry in ${duration(repair.touchDryDaysAfter)} instead of ${duration(repair.touchDryDaysBefore)}`;
-  const batch = batchWords(painting, repair);
-  const schools = repair.satisfies
-    .filter((key) => key !== school)
-    .map((key) => SCHOOLS[key].name.toLowerCase());
-  return (
-    <View style={{ gap: space.xs }}>
-      <Action
-        title={repairAction(repair, school)}
-        kind={primary ? 'primary' : 'plain'}
-        onPress={apply}
-      />
-      <Text size="small" tone="ink2">
-        {repair.mlPer10MlPaint
-          ? `${repair.mlPer10MlPaint.toFixed(1)} ml to 10 ml of paint${batch}. `
-          : ''}
-        {cost}
-        {schools.length > 0 ? `. It then also passes ${schools.join(', ')}.` : '.'}
-      </Text>
-    </View>
-  );
-}
 
 function Laid({ view, chosen }: { view: SectionView; chosen: LayerView }) {
   const router = useRouter();
