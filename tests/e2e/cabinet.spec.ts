@@ -49,7 +49,7 @@ test('from a tube of one’s own to a mended coat, a batch and a shopping list',
     await expect(table.getByRole('row', { name: new RegExp(school) })).toContainText(
       /refused|doubtful|undecided|holds/,
     );
-  await expect(table.getByText(/^They part|^No school/)).toBeVisible();
+  await expect(page.getByText(/^They part|^No school/)).toBeVisible();
   await expect(table.getByText(/^Trap index/)).toBeVisible();
   const cure = page.getByRole('button', { name: /^(Fatten it|More medium)/ }).first();
   await expect(

@@ -15,7 +15,7 @@ import { about } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
 import { LayDialog } from './LayDialog';
 import { ReduceDialog } from './ReduceDialog';
-import { RepairButton } from './RepairButton';
+import { RepairButton, RepairPlace } from './RepairButton';
 import { SchoolsTable } from './SchoolsTable';
 import { StageWindows } from './StageWindows';
 import type { Dissent, LayerView, SectionView } from './useSectionView';
@@ -103,6 +103,7 @@ function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
     <View style={{ gap: space.m }}>
       {next ? <WaitBar view={view} /> : null}
       {first ? <RepairButton view={view} repair={first} primary /> : null}
+      {chosen.solving ? <RepairPlace /> : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
         <Action
           title="Lay it"

@@ -74,3 +74,17 @@ export function RepairButton({
     </View>
   );
 }
+
+/** Keeps the place of the cure while it is worked out, so that nothing slides under the finger when it comes. */
+export function RepairPlace() {
+  return (
+    <View style={{ gap: space.xs }}>
+      <Action title="Working out the cure" kind="primary" disabled onPress={() => undefined} />
+      <Text size="small" tone="ink2">
+        {
+          'What it takes, what it costs in drying time, and which schools it satisfies come here.\n '
+        }
+      </Text>
+    </View>
+  );
+}
