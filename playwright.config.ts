@@ -44,7 +44,7 @@ export default defineConfig({
     // Storage and the words of refusals do not depend on the width of the screen.
     {
       name: 'wide',
-      testIgnore: /(keeping|refusals)\.spec\.ts/,
+      testIgnore: /(keeping|refusals|bench)\.spec\.ts/,
       use: { viewport: { width: 1280, height: 800 } },
     },
   ],

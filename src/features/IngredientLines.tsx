@@ -7,7 +7,9 @@ import {
   INGREDIENTS,
   type IngredientKey,
   type IngredientKind,
+  type Strength,
 } from '@/data/ingredients';
+import { cutOfWtPct, varnishCut } from '@/core/film';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Icon } from '@/ui/Icon';
@@ -99,7 +101,7 @@ function IngredientLine({
   onChange: (change: Partial<IngredientDraft>) => void;
   onOut: () => void;
 }) {
-  const { name, strength } = INGREDIENTS[line.ingredient];
+  const { name, kind, strength } = INGREDIENTS[line.ingredient];
   const [from, to] = strength?.rangeWtPct ?? [0, 100];
   return (
     <View style={styles.line}>
@@ -140,7 +142,47 @@ function IngredientLine({
           }}
         />
       ) : null}
+      {strength && kind === 'resin-varnish' ? (
+        <CutField
+          strength={strength}
+          wtPct={line.solidsWtPct ?? strength.usualWtPct}
+          onChange={(solidsWtPct) => onChange({ solidsWtPct })}
+        />
+      ) : null}
     </View>
+  );
+}
+
+/** The same strength as painters buy it: pounds of resin to the US gallon of solvent. */
+function CutField({
+  strength,
+  wtPct,
+  onChange,
+}: {
+  strength: Strength;
+  wtPct: number;
+  onChange: (wtPct: number) => void;
+}) {
+  const { solidDensityGPerMl, solventDensityGPerMl } = strength;
+  return (
+    <Stepper
+      label="Or as a cut"
+      unit="lb to the gallon"
+      step={0.5}
+      min={0.5}
+      max={10}
+      text={String(Number(cutOfWtPct(wtPct, solventDensityGPerMl).toFixed(1)))}
+      onChangeText={(text) => {
+        const pounds = Number(text.replace(',', '.'));
+        if (!(pounds > 0)) return;
+        const { resinWeightFraction } = varnishCut(
+          pounds,
+          solidDensityGPerMl,
+          solventDensityGPerMl,
+        );
+        onChange(Math.round(resinWeightFraction * 1000) / 10);
+      }}
+    />
   );
 }
 

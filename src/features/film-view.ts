@@ -10,6 +10,7 @@ import {
   type SiteStack,
   type Support,
 } from '@/core/painting';
+import { MATERIALS, type Material } from '@/data/materials';
 import { stops } from '@/core/rules';
 import { SCHOOLS, type SchoolKey, type Verdict } from '@/core/schools';
 import type { FilmState, FilmStep, GroundDrawing } from '@/ui/film/step';
@@ -82,6 +83,18 @@ export const groundDrawing = (painting: Painting): GroundDrawing => ({
   support: painting.support.kind,
 });
 
+/** How stuff that is no mixed paint is drawn; estimates for telling it apart. */
+const MATERIAL_COLOUR: Record<Material['family'], string> = {
+  drawing: '#4A4845',
+  seal: '#D8CBA4',
+  aqueous: '#CDBF98',
+  pastel: '#B9796A',
+  varnish: '#E4CF9D',
+  wax: '#E2D9BE',
+  household: '#C9C6BF',
+  dispersion: '#E3DCCC',
+};
+
 const REFUSED: ReadonlySet<Verdict> = new Set(['fail', 'caution']);
 
 /** The chosen school objects, or the film by itself is no good. */
@@ -99,9 +112,12 @@ export function filmStep(layer: Layer, school: SchoolKey): FilmStep {
     colour:
       layer.film.coatIds.length === 0
         ? GROUND_COLOUR['oil-ground']
-        : mixColour(layer.kept.pigments),
+        : layer.kept.material !== null
+          ? MATERIAL_COLOUR[MATERIALS[layer.kept.material].family]
+          : mixColour(layer.kept.pigments),
     thicknessUm: layer.thicknessUm,
     measure,
+    unspoken: measure === null && (layer.judged.acrylic || layer.judged.material !== null),
     figure:
       measure === null
         ? ''

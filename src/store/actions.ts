@@ -1,4 +1,4 @@
-import { putMedium, putPaints } from '@/core/cabinet/edit';
+import { putMediums, putPaints } from '@/core/cabinet/edit';
 import type { Cabinet } from '@/core/cabinet/schema';
 import type { ExportFile, Studio } from '@/core/formats';
 import type { Making, Painting } from '@/core/painting';
@@ -101,7 +101,7 @@ export const takeIn =
     if (cabinet)
       dispatch(
         changeCabinet('Imported the cabinet', (here) =>
-          cabinet.mediums.reduce(putMedium, putPaints(here, cabinet.paints)),
+          putMediums(putPaints(here, cabinet.paints), cabinet.mediums),
         ),
       );
     return file.paintings.length;

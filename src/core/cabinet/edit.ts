@@ -22,6 +22,9 @@ export const putPaints = (cabinet: Cabinet, paints: CabinetPaint[]): Cabinet =>
 export const putMedium = (cabinet: Cabinet, medium: CabinetMedium): Cabinet =>
   changed(cabinet, { mediums: put(cabinet.mediums, medium) });
 
+export const putMediums = (cabinet: Cabinet, mediums: CabinetMedium[]): Cabinet =>
+  changed(cabinet, { mediums: mediums.reduce(put, cabinet.mediums) });
+
 /** Merge two descendants of one cabinet, so that two tabs that both wrote lose nothing. */
 export const mergeCabinets = (base: Cabinet, mine: Cabinet, theirs: Cabinet): Cabinet => ({
   ...mine,

@@ -1,7 +1,17 @@
-export { mergeCabinets, putMedium, putPaint, putPaints } from './edit';
+export { mergeCabinets, putMedium, putMediums, putPaint, putPaints } from './edit';
 export { asTube, colourIndexOf, pigmentRow, shortPigmentName } from './paints';
 export { hazardOf, type Hazard } from './hazard';
-export { COLUMNS, readPaintRow, rowOfPaint, type ReadRow, type Row } from './rows';
+export {
+  COLUMNS,
+  MEDIUM_COLUMNS,
+  readMediumRow,
+  readPaintRow,
+  rowOfMedium,
+  rowOfPaint,
+  type ReadMediumRow,
+  type ReadRow,
+  type Row,
+} from './rows';
 export {
   CABINET_SCHEMA_VERSION,
   cabinetMediumSchema,

@@ -2,7 +2,13 @@ import { BINDERS } from '@/data/binders';
 import { PIGMENT_ROWS } from '@/data/pigments';
 import { issuesOf } from '../issues';
 import { pigmentRow } from './paints';
-import { cabinetPaintSchema, type CabinetPaint } from './schema';
+import { INGREDIENTS } from '@/data/ingredients';
+import {
+  cabinetMediumSchema,
+  cabinetPaintSchema,
+  type CabinetMedium,
+  type CabinetPaint,
+} from './schema';
 
 /**
  * A paint as a row of a table file, and back. One row per paint; several pigments are written
@@ -127,5 +133,63 @@ export function readPaintRow(row: Row, newId: () => string): ReadRow {
       const column = COLUMN_OF[where.split('.')[0]!] ?? where;
       return `${column}: ${message}`;
     }),
+  };
+}
+
+export const MEDIUM_COLUMNS = ['id', 'name', 'by', 'ingredients', 'archived'] as const;
+export type MediumColumn = (typeof MEDIUM_COLUMNS)[number];
+
+/** "1 stand-oil + 1 damar-varnish 40.9% + 5 turpentine": parts, ingredient, strength where it is not the usual one. */
+export const rowOfMedium = (medium: CabinetMedium): Record<MediumColumn, string> => ({
+  id: medium.id,
+  name: medium.name,
+  by: medium.by,
+  ingredients: medium.parts
+    .map(
+      ({ parts, ingredient, solidsWtPct }) =>
+        `${tidy(parts)} ${ingredient}${solidsWtPct === undefined ? '' : ` ${tidy(solidsWtPct)}%`}`,
+    )
+    .join(' + '),
+  archived: medium.archived ? 'yes' : 'no',
+});
+
+/** An ingredient by its key, or by its name. */
+function ingredientNamed(words: string): string {
+  const said = words.trim().toLowerCase();
+  const found = Object.values(INGREDIENTS).find((i) => i.key === said || i.name === said);
+  return found?.key ?? said;
+}
+
+const PART = /^([0-9]+(?:[.,][0-9]+)?)\s+(.*?)(?:\s+([0-9]+(?:[.,][0-9]+)?)\s*%)?$/;
+
+function partsFrom(text: string) {
+  return text
+    .split('+')
+    .map((piece) => piece.trim())
+    .filter((piece) => piece !== '')
+    .map((piece) => {
+      const match = PART.exec(piece);
+      if (!match) return { parts: NaN, ingredient: ingredientNamed(piece) };
+      const strength = match[3] === undefined ? {} : { solidsWtPct: number(match[3]) };
+      return { parts: number(match[1]), ingredient: ingredientNamed(match[2]!), ...strength };
+    });
+}
+
+export type ReadMediumRow = { medium: CabinetMedium } | { problems: string[] };
+
+/** @param newId for a row that names no medium */
+export function readMediumRow(row: Row, newId: () => string): ReadMediumRow {
+  const parsed = cabinetMediumSchema.safeParse({
+    id: (row.id ?? '').trim() || newId(),
+    name: row.name ?? '',
+    by: (row.by ?? '').trim().toLowerCase() || 'volume',
+    parts: partsFrom(row.ingredients ?? ''),
+    archived: yes(row.archived),
+  });
+  if (parsed.success) return { medium: parsed.data };
+  return {
+    problems: issuesOf(parsed.error).map(
+      ({ where, message }) => `${where.startsWith('parts') ? 'ingredients' : where}: ${message}`,
+    ),
   };
 }

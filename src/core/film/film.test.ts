@@ -13,6 +13,7 @@ import {
   filmOfRecipe,
   iodineValue,
   mediumFigures,
+  cutOfWtPct,
   varnishCut,
   wetMixture,
 } from '.';
@@ -176,6 +177,7 @@ describe('resin and mediums', () => {
     const cut = varnishCut(pounds, 1.06, 0.865);
     near(cut.resinWeightFraction * 100, wt, 0.1);
     near(cut.resinVolumeFraction * 100, vol, 0.1);
+    near(cutOfWtPct(cut.resinWeightFraction * 100, 0.865), pounds, 1e-9);
   });
 
   // Recipe mediums of Mayer and Doerner, solids computed by hand; from memory.

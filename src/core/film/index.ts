@@ -39,5 +39,5 @@ export {
   type Recipe,
   type TubePart,
 } from './recipe';
-export { varnishCut } from './resin';
+export { cutOfWtPct, varnishCut } from './resin';
 export { dryingClass, dryingIndex, iodineValue } from './drying-oil';

@@ -24,3 +24,10 @@ export function varnishCut(
     resinVolumeFraction: resinMl / (resinMl + ML_PER_US_GALLON),
   };
 }
+
+/**
+ * The cut of a varnish from its resin by weight %: the inverse of `varnishCut`. Solvent density in g/ml.
+ * @example cutOfWtPct(40.9, 0.865) // 5.0 pounds to the gallon
+ */
+export const cutOfWtPct = (wtPct: number, solventDensity: number): number =>
+  ((wtPct / (100 - wtPct)) * ML_PER_US_GALLON * solventDensity) / GRAMS_PER_POUND;

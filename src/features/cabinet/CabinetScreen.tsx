@@ -102,11 +102,9 @@ function List({ chosen }: { chosen: Chosen }) {
             : `Nothing answers to "${search.trim()}".`}
         </Text>
       ) : null}
-      {kind === 'paint' ? (
-        <View style={{ marginTop: space.xl }}>
-          <CsvActions />
-        </View>
-      ) : null}
+      <View style={{ marginTop: space.xl }}>
+        <CsvActions key={kind} kind={kind} />
+      </View>
     </Screen>
   );
 }

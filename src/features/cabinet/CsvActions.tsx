@@ -1,7 +1,7 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { putPaints } from '@/core/cabinet';
+import { putMediums, putPaints, type Cabinet } from '@/core/cabinet';
 import { chooseFile, saveFile } from '@/features/keep/files';
 import { changeCabinet } from '@/store/actions';
 import { nowIso } from '@/store/clock';
@@ -11,32 +11,61 @@ import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
-import { paintsCsv, readPaintsCsv, type ReadPaints } from './csv';
+import { mediumsCsv, paintsCsv, readMediumsCsv, readPaintsCsv, type BadRow } from './csv';
 
-const paintsWord = (n: number): string => (n === 1 ? 'one paint' : `${n} paints`);
+/** A file as it was read: how many good rows, which bad ones, and how the good ones are put in. */
+interface Read {
+  count: number;
+  bad: BadRow[];
+  put: (cabinet: Cabinet) => Cabinet;
+}
 
-/** The paints as a table file, out and in. Bad rows are left out only with consent. */
-export function CsvActions() {
+const newId = () => nanoid(12);
+const KINDS = {
+  paint: {
+    title: 'Paints',
+    one: 'one paint',
+    many: 'paints',
+    write: (c: Cabinet) => paintsCsv(c.paints),
+    read: (text: string): Read => {
+      const { items, bad } = readPaintsCsv(text, newId);
+      return { count: items.length, bad, put: (c) => putPaints(c, items) };
+    },
+  },
+  medium: {
+    title: 'Mediums',
+    one: 'one medium',
+    many: 'mediums',
+    write: (c: Cabinet) => mediumsCsv(c.mediums),
+    read: (text: string): Read => {
+      const { items, bad } = readMediumsCsv(text, newId);
+      return { count: items.length, bad, put: (c) => putMediums(c, items) };
+    },
+  },
+} as const;
+type Kind = keyof typeof KINDS;
+
+const counted = (kind: Kind, n: number): string =>
+  n === 1 ? KINDS[kind].one : `${n} ${KINDS[kind].many}`;
+
+/** Paints or mediums as a table file, out and in. Bad rows are left out only with consent. */
+export function CsvActions({ kind }: { kind: Kind }) {
   const dispatch = useStoreDispatch();
-  const paints = useStoreSelector((state) => state.cabinet.paints);
+  const cabinet = useStoreSelector((state) => state.cabinet);
   const [refusal, setRefusal] = useState<string | null>(null);
   const [done, setDone] = useState<string | null>(null);
-  const [asking, setAsking] = useState<ReadPaints | null>(null);
-  const take = (read: ReadPaints) => {
-    dispatch(
-      changeCabinet(`Took in ${paintsWord(read.paints.length)}`, (c) => putPaints(c, read.paints)),
-    );
-    setDone(
-      `${paintsWord(read.paints.length)} came in${read.bad.length > 0 ? `; ${read.bad.length} left out` : ''}.`.replace(
-        /^./,
-        (c) => c.toUpperCase(),
-      ),
-    );
+  const [asking, setAsking] = useState<Read | null>(null);
+  const { title, many, write, read } = KINDS[kind];
+  const take = ({ count, bad, put }: Read) => {
+    const what = counted(kind, count);
+    dispatch(changeCabinet(`Took in ${what}`, put));
+    const left = bad.length > 0 ? `; ${bad.length} left out` : '';
+    setDone(`${what.charAt(0).toUpperCase()}${what.slice(1)} came in${left}.`);
     setAsking(null);
   };
-  const read = (text: string) => {
+  const open = (text: string) => {
     try {
-      const found = readPaintsCsv(text, () => nanoid(12));
+      const found = read(text);
       if (found.bad.length > 0) setAsking(found);
       else take(found);
     } catch (error) {
@@ -47,7 +76,7 @@ export function CsvActions() {
     setRefusal(null);
     setDone(null);
     chooseFile('text/csv,.csv').then(
-      (text) => text !== null && read(text),
+      (text) => text !== null && open(text),
       (error: Error) => setRefusal(`The file cannot be read: ${error.message}`),
     );
   };
@@ -55,17 +84,22 @@ export function CsvActions() {
     <View style={{ gap: space.s }}>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
         <Action
-          title="Paints to a CSV file"
+          title={`${title} to a CSV file`}
           onPress={() =>
-            saveFile(`paints-${nowIso().slice(0, 10)}.csv`, paintsCsv(paints), 'text/csv')
+            saveFile(`${many}-${nowIso().slice(0, 10)}.csv`, write(cabinet), 'text/csv')
           }
         />
-        <Action title="Paints from a CSV file" onPress={choose} />
+        <Action title={`${title} from a CSV file`} onPress={choose} />
       </View>
       {refusal ? <Notice tone="refusal">{`Nothing was changed. ${refusal}`}</Notice> : null}
       {done ? <Notice>{done}</Notice> : null}
       {asking ? (
-        <BadRows read={asking} onTake={() => take(asking)} onClose={() => setAsking(null)} />
+        <BadRows
+          read={asking}
+          what={counted(kind, asking.count)}
+          onTake={() => take(asking)}
+          onClose={() => setAsking(null)}
+        />
       ) : null}
     </View>
   );
@@ -74,28 +108,25 @@ export function CsvActions() {
 const SHOWN = 30;
 
 function BadRows({
-  read,
+  read: { bad, count },
+  what,
   onTake,
   onClose,
 }: {
-  read: ReadPaints;
+  read: Read;
+  what: string;
   onTake: () => void;
   onClose: () => void;
 }) {
   return (
     <Sheet name="Rows that cannot be read" onClose={onClose}>
       <View style={{ gap: space.m }}>
-        <Heading>{`${read.bad.length} of ${read.bad.length + read.paints.length} rows cannot be read`}</Heading>
-        {read.bad.slice(0, SHOWN).map(({ line, problems }) => (
+        <Heading>{`${bad.length} of ${bad.length + count} rows cannot be read`}</Heading>
+        {bad.slice(0, SHOWN).map(({ line, problems }) => (
           <Notice key={line} tone="refusal">{`Line ${line}. ${problems.join(' ')}`}</Notice>
         ))}
-        {read.bad.length > SHOWN ? <Text>{`And ${read.bad.length - SHOWN} more.`}</Text> : null}
-        {read.paints.length > 0 ? (
-          <Action
-            title={`Take ${paintsWord(read.paints.length)}, leave these out`}
-            onPress={onTake}
-          />
-        ) : null}
+        {bad.length > SHOWN ? <Text>{`And ${bad.length - SHOWN} more.`}</Text> : null}
+        {count > 0 ? <Action title={`Take ${what}, leave these out`} onPress={onTake} /> : null}
         <Action title="Take nothing" kind="quiet" onPress={onClose} />
       </View>
     </Sheet>

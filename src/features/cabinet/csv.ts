@@ -1,12 +1,26 @@
 import Papa from 'papaparse';
-import { COLUMNS, readPaintRow, rowOfPaint, type CabinetPaint, type Row } from '@/core/cabinet';
+import {
+  COLUMNS,
+  MEDIUM_COLUMNS,
+  readMediumRow,
+  readPaintRow,
+  rowOfMedium,
+  rowOfPaint,
+  type CabinetMedium,
+  type CabinetPaint,
+  type Row,
+} from '@/core/cabinet';
 
-/** Paints as a table file, and back. The file is read whole before anything is taken over. */
-export const paintsCsv = (paints: CabinetPaint[]): string =>
+/** Paints and mediums as table files, and back. A file is read whole before anything is taken over. */
+const table = (columns: readonly string[], rows: Record<string, string>[]): string =>
   `${Papa.unparse(
-    { fields: [...COLUMNS], data: paints.map((p) => COLUMNS.map((c) => rowOfPaint(p)[c])) },
+    { fields: [...columns], data: rows.map((row) => columns.map((c) => row[c] ?? '')) },
     { newline: '\n' },
   )}\n`;
+
+export const paintsCsv = (paints: CabinetPaint[]): string => table(COLUMNS, paints.map(rowOfPaint));
+export const mediumsCsv = (mediums: CabinetMedium[]): string =>
+  table(MEDIUM_COLUMNS, mediums.map(rowOfMedium));
 
 export interface BadRow {
   /** As an editor counts it: the heading is line 1. */
@@ -14,21 +28,29 @@ export interface BadRow {
   problems: string[];
 }
 
-export interface ReadPaints {
-  paints: CabinetPaint[];
+export interface ReadTable<T> {
+  items: T[];
   bad: BadRow[];
 }
 
-const NEEDED = ['name', 'pigments'] as const;
 const lineOf = (text: string, offset: number): number => text.slice(0, offset).split('\n').length;
 
+interface Reading<T> {
+  columns: readonly string[];
+  needed: readonly string[];
+  read: (row: Row) => { item: T } | { problems: string[] };
+}
+
 /**
- * Read a table of paints. Bad rows are named by their line and what is wrong in which column; the good ones
- * are given beside them. Throws an Error when the file has no such table in it.
+ * Read a table. Bad rows are named by their line and what is wrong in which column; the good ones are given
+ * beside them. Throws an Error when the file has no such table in it.
  */
-export function readPaintsCsv(text: string, newId: () => string): ReadPaints {
+function readTable<T extends { id: string }>(
+  text: string,
+  { columns, needed, read }: Reading<T>,
+): ReadTable<T> {
   const clean = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
-  const out: ReadPaints = { paints: [], bad: [] };
+  const out: ReadTable<T> = { items: [], bad: [] };
   const seen = new Map<string, number>();
   let fields: string[] = [];
   let from = 0;
@@ -43,25 +65,45 @@ export function readPaintsCsv(text: string, newId: () => string): ReadPaints {
       }
       const line = lineOf(clean, from);
       from = meta.cursor;
-      const read = readPaintRow(data, newId);
+      const row = read(data);
       // A row that is cut short still says what it can; one with too many cells is out of step.
       const problems = [
         ...errors.filter((e) => e.code !== 'TooFewFields').map((e) => e.message),
-        ...('problems' in read ? read.problems : []),
+        ...('problems' in row ? row.problems : []),
       ];
-      if ('paint' in read && problems.length === 0) {
-        const before = seen.get(read.paint.id);
+      if ('item' in row && problems.length === 0) {
+        const before = seen.get(row.item.id);
         if (before === undefined) {
-          seen.set(read.paint.id, line);
-          out.paints.push(read.paint);
+          seen.set(row.item.id, line);
+          out.items.push(row.item);
         } else out.bad.push({ line, problems: [`id: the same as in line ${before}.`] });
       } else out.bad.push({ line, problems });
     },
   });
-  const missing = NEEDED.filter((name) => !fields.includes(name));
-  if (missing.length > 0)
+  const missing = needed.find((name) => !fields.includes(name));
+  if (missing !== undefined)
     throw new Error(
-      `The file has no column "${missing[0]}". Its first line must name the columns: ${COLUMNS.join(', ')}.`,
+      `The file has no column "${missing}". Its first line must name the columns: ${columns.join(', ')}.`,
     );
   return out;
 }
+
+export const readPaintsCsv = (text: string, newId: () => string): ReadTable<CabinetPaint> =>
+  readTable(text, {
+    columns: COLUMNS,
+    needed: ['name', 'pigments'],
+    read: (row) => {
+      const read = readPaintRow(row, newId);
+      return 'paint' in read ? { item: read.paint } : read;
+    },
+  });
+
+export const readMediumsCsv = (text: string, newId: () => string): ReadTable<CabinetMedium> =>
+  readTable(text, {
+    columns: MEDIUM_COLUMNS,
+    needed: ['name', 'ingredients'],
+    read: (row) => {
+      const read = readMediumRow(row, newId);
+      return 'medium' in read ? { item: read.medium } : read;
+    },
+  });

@@ -18,6 +18,7 @@ const step = (key: string, over: Partial<FilmStep> = {}): FilmStep => ({
   colour: '#664422',
   thicknessUm: 30,
   measure: 0.6,
+  unspoken: false,
   figure: '60',
   state: 'touch-dry',
   broken: false,

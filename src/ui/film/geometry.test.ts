@@ -15,6 +15,7 @@ const step = (thicknessUm: number, measure: number | null = 0.5): FilmStep => ({
   colour: '#888888',
   thicknessUm,
   measure,
+  unspoken: false,
   figure: '',
   state: 'touch-dry',
   broken: false,
@@ -77,4 +78,19 @@ test('the same seed draws the same edge, from side to side', () => {
   expect(brushedEdge(0, 100, 50, 4, 1)).toBe(brushedEdge(0, 100, 50, 4, 1));
   expect(brushedEdge(0, 100, 50, 4, 2)).not.toBe(brushedEdge(0, 100, 50, 4, 1));
   expect(brushedEdge(0, 100, 50, 4, 1)).toMatch(/^0\.0 50\.0 .*100\.0 50\.0$/);
+});
+
+test('a film that the school does not speak of is narrow; one nobody knows is as wide as can be', () => {
+  const widths = stackBands(
+    {
+      steps: [{ ...step(40, null), unspoken: true }, step(40, null), step(40, 0.5), step(40, 0.7)],
+      bottomY: 400,
+      pxPerUm: 1,
+      stairWidth: 100,
+    },
+    [0.5, 0.7],
+  ).map((b) => b.width);
+  expect(widths[0]).toBe(widths[2]);
+  expect(widths[1]).toBe(100);
+  expect(widths[3]).toBe(100);
 });

@@ -40,6 +40,10 @@ export const stepWidth = (
   full *
   (measure === null ? 1 : LEANEST_SHARE + ((1 - LEANEST_SHARE) * (measure - lo)) / (hi - lo));
 
+/** A film that the school does not speak of is as narrow as the leanest. */
+const widthOf = (step: FilmStep, range: [number, number], full: number): number =>
+  step.unspoken ? LEANEST_SHARE * full : stepWidth(step.measure, range, full);
+
 /** Bands of a stack, lowest first. Heights are to scale, but never thinner than a hair. */
 export function stackBands(
   { steps, bottomY, pxPerUm, stairWidth }: StackOptions,
@@ -49,7 +53,7 @@ export function stackBands(
   return steps.map((step) => {
     const height = Math.max(HAIR_PX, step.thicknessUm * pxPerUm);
     y -= height;
-    return { step, y, height, width: stepWidth(step.measure, range, stairWidth) };
+    return { step, y, height, width: widthOf(step, range, stairWidth) };
   });
 }
 

@@ -101,6 +101,7 @@ export function StairStep({
   brokenFill: string;
 }) {
   const { step, y, height, width } = band;
+  if (step.unspoken && !step.broken) return null;
   const planned = step.state === 'planned';
   const notch = step.broken ? notchWidth(band, below) : 0;
   const unknown = step.measure === null;
@@ -167,7 +168,7 @@ export function Leader({
         fontSize={16}
         fill={step.broken ? colour.brick : colour.ink}
       >
-        {step.measure === null ? '?' : step.figure}
+        {step.unspoken ? '–' : step.measure === null ? '?' : step.figure}
       </SvgText>
       <Path
         d={`M ${from} ${middle} H ${bend} C ${bend + 12} ${middle} ${bend + 8} ${labelY} ${labelX} ${labelY}`}

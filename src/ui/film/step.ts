@@ -22,6 +22,8 @@ export interface FilmStep {
   thicknessUm: number;
   /** The measure of the chosen school; wider is fatter. Null: open-ended, with a question mark. */
   measure: number | null;
+  /** The school has no measure for such a film (acrylic, pastel, varnish): no step, and no question mark. */
+  unspoken: boolean;
   /** The measure as it reads. */
   figure: string;
   state: FilmState;
