@@ -1,9 +1,10 @@
 import { View } from 'react-native';
-import type { Painting } from '@/core/painting';
+import type { Layer, Painting } from '@/core/painting';
 import { stops } from '@/core/rules';
 import { findingSentence } from '@/core/rules/wording';
 import { SCHOOLS, type Verdict } from '@/core/schools';
 import { Figure, Figures } from '@/features/Figures';
+import { MATERIALS } from '@/data/materials';
 import { FindingNotices } from '@/features/findings/FindingNotices';
 import { Notice } from '@/ui/Notice';
 import { Heading, Text } from '@/ui/Text';
@@ -28,36 +29,18 @@ export function LivePanel({ editor, painting }: { editor: CoatEditor; painting: 
       </View>
     );
   }
-  const c = layer.composition;
   const { touchDays, throughDays } = editor.live;
   const lost = layer.film.lossFraction;
   return (
     <View style={{ gap: space.m }} accessibilityLiveRegion="polite">
       <Verdicts passages={passages} painting={painting} />
-      <Figures>
-        <Figure
-          name="fatness"
-          value={`${Math.round(c.fatness * 100)} %`}
-          note="oil and resin in the dry film"
-        />
-        <Figure
-          name="solvent lost"
-          value={`${Math.round(c.volatileFraction * 100)} %`}
-          note="of the wet mixture"
-        />
-        <Figure
-          name="reduced PVC"
-          value={c.reducedPvc === null ? '–' : c.reducedPvc.toFixed(2)}
-          note="above 1 is chalky"
-        />
-        <Figure
-          name="added oil"
-          value={c.addedOilRatio === null ? '–' : c.addedOilRatio.toFixed(2)}
-          note="per volume of paint"
-        />
-        <TimeFigure name="touch-dry" days={touchDays} />
-        <TimeFigure name="through-dry" days={throughDays} />
-      </Figures>
+      {layer.kept.material === null ? <PaintFigures live={editor.live} layer={layer} /> : null}
+      {layer.kept.material === null ? null : (
+        <Figures>
+          <TimeFigure name="touch-dry" days={touchDays} />
+          <TimeFigure name="through-dry" days={throughDays} />
+        </Figures>
+      )}
       {lost > 0.02 ? (
         <Text
           size="small"
@@ -73,6 +56,37 @@ export function LivePanel({ editor, painting }: { editor: CoatEditor; painting: 
         onOverrule={(rule, reason) => editor.overrule(rule, reason)}
       />
     </View>
+  );
+}
+
+/** What follows from the recipe of a paint. */
+function PaintFigures({ live, layer }: { live: CoatEditor['live']; layer: Layer }) {
+  const c = layer.composition;
+  return (
+    <Figures>
+      <Figure
+        name="fatness"
+        value={`${Math.round(c.fatness * 100)} %`}
+        note="oil and resin in the dry film"
+      />
+      <Figure
+        name="solvent lost"
+        value={`${Math.round(c.volatileFraction * 100)} %`}
+        note="of the wet mixture"
+      />
+      <Figure
+        name="reduced PVC"
+        value={c.reducedPvc === null ? '–' : c.reducedPvc.toFixed(2)}
+        note="above 1 is chalky"
+      />
+      <Figure
+        name="added oil"
+        value={c.addedOilRatio === null ? '–' : c.addedOilRatio.toFixed(2)}
+        note="per volume of paint"
+      />
+      <TimeFigure name="touch-dry" days={live.touchDays} />
+      <TimeFigure name="through-dry" days={live.throughDays} />
+    </Figures>
   );
 }
 
@@ -105,6 +119,12 @@ function TimeFigure({ name, days }: { name: string; days: [number, number] | nul
   );
 }
 
+/** Fatness and reduced PVC of a paint; what it is, of anything else. */
+function figuresWords({ composition: c, kept }: Layer): string {
+  if (kept.material !== null) return `${MATERIALS[kept.material].name}   `;
+  return `${Math.round(c.fatness * 100)} % oil   ${c.reducedPvc === null ? '' : `Λ ${c.reducedPvc.toFixed(2)}   `}`;
+}
+
 /** The same on one line, for the foot of the phone. */
 export function LiveStrip({ editor }: { editor: CoatEditor }) {
   const { layer, passages } = editor.live;
@@ -117,11 +137,10 @@ export function LiveStrip({ editor }: { editor: CoatEditor }) {
       </Text>
     );
   }
-  const c = layer.composition;
   return (
     <View>
       <Text strong>
-        {`${Math.round(c.fatness * 100)} % oil   ${c.reducedPvc === null ? '' : `Λ ${c.reducedPvc.toFixed(2)}   `}${editor.live.touchDays ? `dry in ${duration(editor.live.touchDays[0])}` : 'does not dry'}`}
+        {`${figuresWords(layer)}${editor.live.touchDays ? `dry in ${duration(editor.live.touchDays[0])}` : 'does not dry'}`}
       </Text>
       <Text size="small" tone={worst || refused ? 'brick' : 'ink2'} numberOfLines={1}>
         {refused

@@ -6,9 +6,11 @@ import { SpotFields } from '@/features/SpotFields';
 import { Choice, ManyChoice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
-import { ROLE_APPLICATION, ROLE_MATERIAL } from './draft';
+import { CARRIED_OVER, ROLE_APPLICATION, ROLE_MATERIAL } from './draft';
 import { ROLE_NAME } from './names';
 import type { CoatEditor } from './useCoatEditor';
+
+const capital = (word: string): string => `${word.charAt(0).toUpperCase()}${word.slice(1)}`;
 
 /** What the coat is called, what it is for, and where it goes. */
 export function PlaceFields({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
@@ -32,7 +34,10 @@ export function PlaceFields({ editor, painting }: { editor: CoatEditor; painting
           const typicalUm = material
             ? MATERIALS[material].typicalUm
             : APPLICATIONS[application].typicalUm;
-          set({ role, application, material, thicknessUm: String(typicalUm) });
+          // A name that was only carried over from another coat gives way to what this one is.
+          const carried = draft.name.endsWith(CARRIED_OVER);
+          const name = material && carried ? capital(ROLE_NAME[role]) : draft.name;
+          set({ role, name, application, material, thicknessUm: String(typicalUm) });
         }}
       />
       <ManyChoice

@@ -110,6 +110,9 @@ export function checkDraft(draft: CoatDraft): CheckedDraft {
   };
 }
 
+/** What is put to the name of a coat that is made like another. */
+export const CARRIED_OVER = ' again';
+
 /** A new coat: like the one it follows, else like the last one of the passage, else a plain brush coat. */
 export function newDraft(
   painting: Painting,
@@ -126,7 +129,8 @@ export function newDraft(
   const passageIds = passageId
     ? [passageId]
     : (followed?.passageIds ?? painting.passages.map((p) => p.id));
-  if (like) return { ...draftOf(like), id, name: `${like.name} again`, passageIds, overruled: [] };
+  if (like)
+    return { ...draftOf(like), id, name: `${like.name}${CARRIED_OVER}`, passageIds, overruled: [] };
   return {
     id,
     name: 'Body colour',

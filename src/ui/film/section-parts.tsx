@@ -157,7 +157,7 @@ export function Leader({
   const textX = x + width + 8 + (step.broken ? notchWidth(band, below) : 0);
   const middle = y + height / 2;
   const tint = step.broken ? colour.brick : colour.ink2;
-  const from = textX + step.figure.length * 8 + 4;
+  const from = textX + Math.max(1.5, step.figure.length) * 8 + 4;
   const bend = Math.max(from + 4, labelX - 26);
   return (
     <G>
