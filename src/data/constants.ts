@@ -23,6 +23,7 @@ const row = (value: number, unit: string, source: string, confidence: Confidence
 });
 
 const JUDGEMENT = 'judgement of this project; no publication gives the number';
+const STAGE_ORDER = 'order of stages from ASTM D1640, ratio judgement; from memory';
 const WICKS = 'Wicks, Jones & Pappas, Organic Coatings: Science and Technology; from memory';
 const TRADE = 'common practice, no source';
 
@@ -85,12 +86,10 @@ const HANDBOOK_ROWS = {
   cloveOilMaxPct: row(3, 'wt % of the mixture', 'beyond it nobody has tried; judgement', 'low'),
   drierFactorMin: row(0.1, '1', 'floor of the product of all driers; ' + JUDGEMENT, 'low'),
   openOverTouch: row(0.35, '1', TRADE, 'low'),
-  setOverTouch: row(
-    0.7,
-    '1',
-    'order of stages from ASTM D1640, ratio judgement; from memory',
-    'low',
-  ),
+  setOverTouch: row(0.7, '1', STAGE_ORDER, 'low'),
+  dustFreeOverTouch: row(0.85, '1', STAGE_ORDER, 'low'),
+  tackFreeOverTouch: row(1.3, '1', STAGE_ORDER, 'low'),
+  dryHardOverTouch: row(2.5, '1', STAGE_ORDER, 'low'),
   recoatOverTouch: row(1.5, '1', TRADE, 'low'),
   acrylicTouchDays: row(0.02, 'd at 50 um and 50 % RH', TRADE, 'low'),
   acrylicHumidityMaxPct: row(90, '% RH', JUDGEMENT, 'low'),
@@ -105,7 +104,7 @@ const HANDBOOK_ROWS = {
   oilGroundWaitDays: row(
     28,
     'd',
-    'oil grounds before painting: 4-8 weeks for titanium or thick, from memory',
+    'before painting: 2-4 weeks at least for lead, 4-8 for titanium or thick; from memory',
     'low',
   ),
 
@@ -224,7 +223,6 @@ const HANDBOOK_ROWS = {
   gessoDampWaitDays: row(3, 'd', 'in damp or after several coats; from memory', 'high'),
   chalkGroundWaitDays: row(3, 'd', '24-72 h, more in damp; from memory', 'medium'),
   alkydGroundWaitDays: row(7, 'd', '3-7 d; from memory', 'low'),
-  titaniumGroundWaitDays: row(56, 'd', '4-8 weeks, titanium or thick; from memory', 'low'),
   oldPaintYoungDays: row(365, 'd', 'old paint over 6-12 months; from memory', 'medium'),
   alkydHardDays: row(30, 'd', 'abrade if older and hard; from memory', 'medium'),
   largeShare: row(1 / 3, 'share of the picture', JUDGEMENT, 'low'),
@@ -245,13 +243,6 @@ const HANDBOOK_ROWS = {
   canvasFactor: row(1.25, '1', 'tooth of canvas adds 20-60 % on open weaves; judgement', 'low'),
   wasteFactor: row(1.2, '1', 'palette and brush lose 15-35 %; judgement', 'low'),
   oilingOutUm: row(2, 'um', 'rubbed on and wiped: ' + TRADE, 'low'),
-
-  zincCautionShare: row(
-    0,
-    'share of the pigment',
-    'Osmond, AICCM Bulletin 2012; from memory',
-    'high',
-  ),
 } satisfies Record<string, ConstantRow>;
 
 export type ConstantKey = keyof typeof HANDBOOK_ROWS;

@@ -12,6 +12,8 @@ import {
   dryingTimes,
   dryingWindows,
   dryState,
+  FILM_TEST_STAGES,
+  filmTestDoses,
   humidityFactor,
   ON_NEUTRAL_GROUND,
   probabilityBy,
@@ -358,5 +360,39 @@ describe('properties', () => {
         return t.through.median >= 3 * t.touch.median - 1e-9;
       }),
     );
+  });
+});
+
+describe('finer stages', () => {
+  const doses = (touch: number, through: number) =>
+    filmTestDoses(STUDIO_CONSTANTS, {
+      touch: { median: touch, sigma: 0.3 },
+      through: { median: through, sigma: 0.3 },
+    });
+
+  // Order of stages from ASTM D1640; ratios judgement; recoat 1.3 from "two to three days": common practice, no source.
+  test('dust-free before touch-dry, tack-free and recoat after it, dry-hard last', () => {
+    const ten = doses(10, 60);
+    near(ten.dustFree, 8.5, 1e-9);
+    near(ten.tackFree, 13, 1e-9);
+    near(ten.recoat, 13, 1e-9);
+    near(ten.dryHard, 25, 1e-9);
+  });
+
+  test('no stage comes after the film is dry through', () => {
+    const thin = doses(10, 12);
+    expect(FILM_TEST_STAGES.map((stage) => thin[stage])).toEqual([8.5, 12, 12, 12]);
+  });
+
+  // Two to three days between coats of flesh as painters lay them: common practice, no source.
+  test('a flesh mix at 25 to 50 um takes a second coat within two to five days', () => {
+    for (const thicknessUm of [25, 50]) {
+      const { recoat } = filmTestDoses(
+        STUDIO_CONSTANTS,
+        timesOf(STUDIO_HANDBOOK, { ...recipe(FLESH), thicknessUm }),
+      );
+      expect(recoat).toBeGreaterThan(2);
+      expect(recoat).toBeLessThan(5);
+    }
   });
 });

@@ -25,6 +25,8 @@ export {
   dryingClock,
   dryingWindows,
   dryState,
+  FILM_TEST_STAGES,
+  filmTestDoses,
   stageDoses,
   STAGES,
   type DryingClock,

@@ -93,6 +93,28 @@ export function dryingWindows(
   };
 }
 
+/** The finer stages of a film test, besides the four of the forecast. */
+export const FILM_TEST_STAGES = ['dustFree', 'tackFree', 'recoat', 'dryHard'] as const;
+export type FilmTestStage = (typeof FILM_TEST_STAGES)[number];
+
+/**
+ * Median doses of the finer stages, reference-days: dust-free, tack-free, recoat and dry-hard are shares
+ * of touch-dry. A film that is dry through has passed them all, so none comes later than that.
+ * Order from ASTM D1640, ratios judgement; from memory.
+ */
+export function filmTestDoses(
+  constants: Constants,
+  { touch, through }: Pick<DryingTimes, 'touch' | 'through'>,
+): Record<FilmTestStage, number> {
+  const share = (ofTouch: number): number => Math.min(ofTouch * touch.median, through.median);
+  return {
+    dustFree: share(constants.dustFreeOverTouch),
+    tackFree: share(constants.tackFreeOverTouch),
+    recoat: share(constants.recoatOverTouch),
+    dryHard: share(constants.dryHardOverTouch),
+  };
+}
+
 export const DRY_STATES = ['open', 'setting', 'tacky', 'touch-dry', 'through-dry'] as const;
 export type DryState = (typeof DRY_STATES)[number];
 

@@ -5,6 +5,8 @@ import {
   dryingClock,
   dryingTimes,
   dryingWindows,
+  FILM_TEST_STAGES,
+  filmTestDoses,
   REFERENCE_CLIMATE,
   STAGES,
 } from '../drying';
@@ -47,6 +49,14 @@ export const dryVerb = (define: DefineVerb) =>
           typeof windowSchema
         >,
       ),
+      filmTests: z
+        .object(
+          Object.fromEntries(FILM_TEST_STAGES.map((stage) => [stage, time])) as Record<
+            (typeof FILM_TEST_STAGES)[number],
+            typeof time
+          >,
+        )
+        .describe('medians'),
     }),
     run: ({ recipe, laidAt, coveredAt, climate, below }) => {
       const film = filmOfRecipe(STUDIO_HANDBOOK, recipe);
@@ -66,6 +76,8 @@ export const dryVerb = (define: DefineVerb) =>
         p75: iso(p75),
         p90: iso(p90),
       });
+      const finer = filmTestDoses(STUDIO_HANDBOOK.constants, times);
+      const medianOf = (days: number): string | null => iso(clock.timeOf(days));
       return {
         touchDoseDays: times.touch,
         throughDoseDays: times.through,
@@ -75,6 +87,12 @@ export const dryVerb = (define: DefineVerb) =>
           set: told(windows.set),
           touchDry: told(windows.touchDry),
           throughDry: told(windows.throughDry),
+        },
+        filmTests: {
+          dustFree: medianOf(finer.dustFree),
+          tackFree: medianOf(finer.tackFree),
+          recoat: medianOf(finer.recoat),
+          dryHard: medianOf(finer.dryHard),
         },
       };
     },
