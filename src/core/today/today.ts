@@ -6,6 +6,7 @@ import {
   type PaintingAssessment,
   type SiteStack,
 } from '../painting';
+import { stops } from '../rules';
 import type { Onto, Painting, Passage } from '../painting/schema';
 
 export const TODAY_GROUPS = ['takes-a-coat', 'still-open', 'leave-alone'] as const;
@@ -17,6 +18,7 @@ export type TodayReason =
   | 'ground-waits'
   | 'ready'
   | 'ready-nothing-planned'
+  | 'refused'
   | 'open'
   | 'drying'
   | 'probably-dry'
@@ -93,6 +95,21 @@ function paintedRow(top: Layer, next: Layer | null, nowMs: number): Judged {
   };
 }
 
+/**
+ * A coat that a rule refuses is not offered, however dry the film below it is. It waits until the last of
+ * the rules lets go; without end where one of them never does.
+ */
+function allowed(judged: Judged, next: Layer | null): Judged {
+  const refusals = next?.findings.filter(stops) ?? [];
+  if (judged.group !== 'takes-a-coat' || refusals.length === 0) return judged;
+  const readyAtMs = refusals.reduce<number | null>(
+    (latest, { untilMs }) =>
+      latest === null || untilMs === null ? null : Math.max(latest, untilMs),
+    0,
+  );
+  return { group: 'leave-alone', reason: 'refused', window: null, readyAtMs };
+}
+
 /** Only films put on by the painter count: a bare oil ground has its own wait. */
 const topCoat = (stack: SiteStack): Layer | null => {
   const top = topLaid(stack);
@@ -115,7 +132,7 @@ function rowOf(
     spotName: stack.site.spotName,
     top,
     next,
-    ...judged,
+    ...allowed(judged, next),
   };
 }
 

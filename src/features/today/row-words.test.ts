@@ -81,3 +81,25 @@ test('an oil ground that waits says from when; a frozen studio says why', () => 
   const stuck = [...row['leave-alone'], ...row['still-open']].find((r) => r.passage.id === jars)!;
   expect(rowWords(stuck, NOW_MS)).toMatch(/open|too cold to dry/);
 });
+
+test('a coat that a rule refuses is not offered: acrylic over oil, unless the painter has given a reason', () => {
+  const acrylic = recipe([tube('titanium-white', 1, 'acrylic')], 0, [], 60);
+  const refused: Painting = {
+    ...two,
+    coats: two.coats.map((coat) => (coat.id === 'c1' ? { ...coat, recipe: acrylic } : coat)),
+  };
+  const laid = lay(refused, 'c0', 30);
+  expect(said(laid)).toEqual(['through-dry; the coat 2 is refused here', '–']);
+  const overruled: Painting = {
+    ...laid,
+    coats: laid.coats.map((coat) =>
+      coat.id === 'c1'
+        ? {
+            ...coat,
+            overruled: [{ rule: 'acrylic-over-oil', reason: 'a test piece', at: isoDaysAgo(1) }],
+          }
+        : coat,
+    ),
+  };
+  expect(said(overruled)).toEqual(['through-dry, takes coat 2', 'now']);
+});

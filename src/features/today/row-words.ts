@@ -18,6 +18,10 @@ export function rowWords(row: TodayRow, nowMs: number): string {
       return `${row.top!.state}, takes ${next}`;
     case 'ready-nothing-planned':
       return `${row.top!.state}, nothing more planned`;
+    case 'refused':
+      return row.readyAtMs === null
+        ? `${row.top?.state ?? 'bare'}; the ${next} is refused here`
+        : `${row.top?.state ?? 'bare'}; the ${next} is refused until ${shortTime(row.readyAtMs, nowMs)}`;
     case 'open':
       return row.window?.p50 ? `open till ${about(row.window.p50, nowMs)}` : 'open';
     case 'probably-dry':
