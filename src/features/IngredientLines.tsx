@@ -1,6 +1,5 @@
-import { closeIcon } from '@/ui/icons';
 import { useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import {
   INGREDIENT_KEYS,
   INGREDIENT_KINDS,
@@ -12,12 +11,12 @@ import {
 import { cutOfWtPct, varnishCut } from '@/core/film';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
-import { Icon } from '@/ui/Icon';
+import { TakeOut } from '@/ui/TakeOut';
 import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
-import { colour, space, TARGET } from '@/ui/tokens';
+import { colour, space } from '@/ui/tokens';
 
 /** An ingredient while it is edited: parts as typed. */
 export interface IngredientDraft {
@@ -119,14 +118,7 @@ function IngredientLine({
           onChangeText={(parts) => onChange({ parts })}
           error={error}
         />
-        <Pressable
-          accessibilityRole="button"
-          aria-label={`Take out ${name}`}
-          onPress={onOut}
-          style={styles.out}
-        >
-          <Icon path={closeIcon} tint={colour.ink2} />
-        </Pressable>
+        <TakeOut name={name} onPress={onOut} />
       </View>
       {strength ? (
         <Stepper
@@ -224,5 +216,4 @@ export function IngredientPicker({
 const styles = StyleSheet.create({
   line: { borderBottomWidth: 1, borderBottomColor: colour.rule, paddingBottom: space.xs },
   row: { flexDirection: 'row', alignItems: 'center' },
-  out: { width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center' },
 });

@@ -1,5 +1,4 @@
 import { nanoid } from '@reduxjs/toolkit';
-import { closeIcon } from '@/ui/icons';
 import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { colourIndexOf, pigmentRow, putPaint, type CabinetPaint } from '@/core/cabinet';
@@ -13,7 +12,7 @@ import { useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
-import { Icon } from '@/ui/Icon';
+import { TakeOut } from '@/ui/TakeOut';
 import { Tick } from '@/ui/Tick';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
@@ -145,14 +144,10 @@ function PigmentLines({ edit: { draft, set, checked } }: { edit: PaintEdit }) {
                   }
                   error={checked.problem(`pigments.${i}.parts`)}
                 />
-                <Pressable
-                  accessibilityRole="button"
-                  aria-label={`Take out ${row?.name ?? p.pigment}`}
+                <TakeOut
+                  name={row?.name ?? p.pigment}
                   onPress={() => set({ pigments: draft.pigments.filter((_, n) => n !== i) })}
-                  style={styles.out}
-                >
-                  <Icon path={closeIcon} tint={colour.ink2} />
-                </Pressable>
+                />
               </>
             ) : null}
           </View>
@@ -214,6 +209,5 @@ const styles = StyleSheet.create({
   line: { flexDirection: 'row', alignItems: 'center', gap: space.s, minHeight: TARGET },
   swatch: { width: 28, height: 36, borderRadius: 3, borderWidth: 1, borderColor: colour.rule },
   press: { flex: 1, minHeight: TARGET, justifyContent: 'center' },
-  out: { width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center' },
   steppers: { flexDirection: 'row', flexWrap: 'wrap', gap: space.l, alignItems: 'flex-end' },
 });

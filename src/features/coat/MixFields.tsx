@@ -1,4 +1,3 @@
-import { closeIcon } from '@/ui/icons';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { mixColour } from '@/core/optics';
@@ -14,7 +13,7 @@ import {
 } from '@/features/tubes';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
-import { Icon } from '@/ui/Icon';
+import { TakeOut } from '@/ui/TakeOut';
 import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
@@ -166,14 +165,7 @@ function TubeLine({ tube, place, error, onPick, onBind, onParts, onOut }: LinePr
           onChangeText={onParts}
           error={error}
         />
-        <Pressable
-          accessibilityRole="button"
-          aria-label={`Take out ${name}`}
-          onPress={onOut}
-          style={styles.out}
-        >
-          <Icon path={closeIcon} tint={colour.ink2} />
-        </Pressable>
+        <TakeOut name={name} onPress={onOut} />
       </View>
     </View>
   );
@@ -196,5 +188,4 @@ const styles = StyleSheet.create({
   press: { minHeight: TARGET, justifyContent: 'center', flexShrink: 1 },
   binder: { paddingHorizontal: space.s, marginLeft: 'auto' },
   parts: { flexDirection: 'row', alignItems: 'center', marginLeft: 'auto' },
-  out: { width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center' },
 });
