@@ -119,6 +119,7 @@ const HANDBOOK_ROWS = {
   sigmaHumidityHighPct: row(70, '% RH', JUDGEMENT, 'low'),
   sigmaLight: row(0.2, 'ln d, other than room daylight', JUDGEMENT, 'low'),
   sigmaAlkyd: row(0.3, 'ln d', JUDGEMENT, 'low'),
+  sigmaUnknownOil: row(0.25, 'ln d, tubes nobody knows the make-up of', JUDGEMENT, 'low'),
   sigmaOverWet: row(0.25, 'ln d', JUDGEMENT, 'low'),
 
   // Composition
@@ -227,6 +228,12 @@ const HANDBOOK_ROWS = {
   alkydHardDays: row(30, 'd', 'abrade if older and hard; from memory', 'medium'),
   largeShare: row(1 / 3, 'share of the picture', JUDGEMENT, 'low'),
   varnishThroughMultiple: row(3, 'x through-dry', JUDGEMENT, 'low'),
+  retouchOverTouch: row(
+    1.5,
+    'x touch-dry',
+    'at least dry to touch, better 1.5 times it; from memory',
+    'medium',
+  ),
   varnishMinDays: row(182, 'd', 'six months: Mayer and handbooks; from memory', 'high'),
   varnishMaxDays: row(730, 'd', 'caps the date, never the test; judgement', 'low'),
   modernVarnishMinDays: row(

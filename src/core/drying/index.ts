@@ -1,14 +1,25 @@
+export { constantAir, type StudioAir } from './air';
 export {
   dryingTimes,
   ON_NEUTRAL_GROUND,
   paintSpeed,
   pigmentFactor,
   baseDays,
+  type AirUntil,
   type Below,
+  type ClimateUntil,
   type DryingTimes,
   type PaintSpeed,
 } from './kinetics';
-export { probabilityBy, quantileOf, type LogNormal } from './lognormal';
+export {
+  FINISH_STAGES,
+  finishWindows,
+  varnishDoseDays,
+  type FinishStage,
+  type FinishWindows,
+  type RecoatRule,
+} from './finish';
+export { probabilityBy, quantileOf, TOLD, type LogNormal } from './lognormal';
 export {
   acrylicRate,
   climateSchema,

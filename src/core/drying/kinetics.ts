@@ -5,7 +5,7 @@ import { OILS, type OilKey } from '@/data/oils';
 import { binderVolume, dryVolume, isAcrylic, sum, type Constituents } from '../film/constituents';
 import type { Handbook } from '../handbook';
 import type { LogNormal } from './lognormal';
-import { clampTemperatureC, kelvin, type Climate } from './rate';
+import { inverseKelvin, type Climate } from './rate';
 
 /** Oil time used where a film holds no drying oil at all, and for the binder of alkyd tubes: linseed. */
 const LINSEED: OilKey = 'linseed-refined';
@@ -68,30 +68,40 @@ export function alkydFactor(handbook: Handbook, film: Constituents, base: number
   return base > alkydTouchDays ? (alkydTouchDays / base) ** Math.min(1, alkydGain * x) : 1;
 }
 
+/** What the air was, or will be, until a dose is reached, and what weather nobody knows yet adds to its spread. */
+export interface AirUntil {
+  climate: Climate;
+  weatherSigma: number;
+}
+export type ClimateUntil = (medianDose: number) => AirUntil;
+
 /** Standard deviation of ln t from everything the forecast does not know. Independent parts add in quadrature. */
-function sigmas(
+function sigmaOf(
+  stage: 'touch' | 'through',
   handbook: Handbook,
   film: Constituents,
   thicknessUm: number,
   below: Below,
-  climate: Climate,
-): { touch: number; through: number } {
+  { climate, weatherSigma }: AirUntil,
+): number {
   const c = handbook.constants;
-  const lnH = Math.abs(Math.log(thicknessUm / c.referenceThicknessUm));
-  const inverseT = Math.abs(
-    1 / kelvin(clampTemperatureC(c, climate.temperatureC)) - 1 / c.referenceTemperatureK,
-  );
+  const lnH = Math.log(thicknessUm / c.referenceThicknessUm);
+  const inverseT = inverseKelvin(c, climate.temperatureC) - 1 / c.referenceTemperatureK;
   const rh = climate.relativeHumidityPct;
-  const shared =
-    ((c.sigmaActivationEnergyJ / c.gasConstant) * inverseT) ** 2 +
-    (rh < c.sigmaHumidityLowPct || rh > c.sigmaHumidityHighPct ? c.sigmaHumidity ** 2 : 0) +
-    (climate.light === 'room' ? 0 : c.sigmaLight ** 2) +
-    (film.alkydTube + film.alkydMedium > 0 ? c.sigmaAlkyd ** 2 : 0) +
-    (below.cure < 1 ? c.sigmaOverWet ** 2 : 0);
-  return {
-    touch: Math.sqrt(c.sigmaTouch ** 2 + (c.sigmaThicknessTouch * lnH) ** 2 + shared),
-    through: Math.sqrt(c.sigmaThrough ** 2 + (c.sigmaThicknessThrough * lnH) ** 2 + shared),
-  };
+  const own =
+    stage === 'touch'
+      ? c.sigmaTouch ** 2 + (c.sigmaThicknessTouch * lnH) ** 2
+      : c.sigmaThrough ** 2 + (c.sigmaThicknessThrough * lnH) ** 2;
+  return Math.sqrt(
+    own +
+      ((c.sigmaActivationEnergyJ / c.gasConstant) * inverseT) ** 2 +
+      (rh < c.sigmaHumidityLowPct || rh > c.sigmaHumidityHighPct ? c.sigmaHumidity ** 2 : 0) +
+      (climate.light === 'room' ? 0 : c.sigmaLight ** 2) +
+      (film.alkydTube + film.alkydMedium > 0 ? c.sigmaAlkyd ** 2 : 0) +
+      (film.makeUpUnknown > 0 ? c.sigmaUnknownOil ** 2 : 0) +
+      (below.cure < 1 ? c.sigmaOverWet ** 2 : 0) +
+      weatherSigma ** 2,
+  );
 }
 
 function acrylicTimes(handbook: Handbook, thicknessUm: number): DryingTimes {
@@ -183,7 +193,8 @@ function materialTimes(handbook: Handbook, material: MaterialKey): DryingTimes {
  * @param film constituents as laid (before a ground drinks any of it)
  * @param thicknessUm dry thickness as laid, um
  * @param speed of the paint, where the caller has it already
- * @param climate only widens the uncertainty here; the dose itself does not depend on it
+ * @param climate only widens the uncertainty here; the dose itself does not depend on it. Where it changes with
+ *   time, a function that tells its mean until a dose is reached
  *
  * Validity 5-35 C, 5-1000 um. Model: docs/method.md, "Drying".
  */
@@ -192,7 +203,7 @@ export function dryingTimes(
   film: Constituents,
   thicknessUm: number,
   below: Below,
-  climate: Climate,
+  climate: Climate | ClimateUntil,
   speed: PaintSpeed = paintSpeed(handbook, film),
 ): DryingTimes {
   if (film.material !== null) return materialTimes(handbook, film.material);
@@ -217,13 +228,16 @@ export function dryingTimes(
       (1 + c.underThroughGain * wet) *
       h ** c.throughThicknessExponent,
   );
-  const sigma = sigmas(handbook, film, thicknessUm, below, climate);
+  const until: ClimateUntil =
+    typeof climate === 'function' ? climate : () => ({ climate, weatherSigma: 0 });
+  const sigma = (stage: 'touch' | 'through', median: number): number =>
+    sigmaOf(stage, handbook, film, thicknessUm, below, until(median));
   return {
     kind: 'oil',
     baseDays: base,
     intrinsicTouchDays: intrinsic,
     alkydFactor: fAlkyd,
-    touch: { median: touch, sigma: sigma.touch },
-    through: { median: through, sigma: sigma.through },
+    touch: { median: touch, sigma: sigma('touch', touch) },
+    through: { median: through, sigma: sigma('through', through) },
   };
 }

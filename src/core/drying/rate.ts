@@ -31,6 +31,10 @@ export const kelvin = (temperatureC: number): number => temperatureC + CELSIUS_Z
 export const clampTemperatureC = (constants: Constants, temperatureC: number): number =>
   Math.min(constants.temperatureMaxC, Math.max(constants.temperatureMinC, temperatureC));
 
+/** 1/T within that range, 1/K: what the uncertainty of temperature goes by. */
+export const inverseKelvin = (constants: Constants, temperatureC: number): number =>
+  1 / kelvin(clampTemperatureC(constants, temperatureC));
+
 /**
  * Arrhenius factor on the rate against 20 C, valid 5-35 C. Above 35 C the value of 35 C is kept;
  * below 5 C it falls in proportion to the temperature, to nothing at 0 C, without a jump.

@@ -1,6 +1,6 @@
 import type { Constants } from '@/data/constants';
 import type { DryingTimes } from './kinetics';
-import { quantileOf, type LogNormal } from './lognormal';
+import { quantileOf, scaled, type LogNormal } from './lognormal';
 import { acrylicRate, dryingRate, type Climate } from './rate';
 
 export const DAY_MS = 86_400_000;
@@ -58,7 +58,7 @@ export type DryingWindows = Record<Stage, StageWindow>;
 /** The doses of all stages, as fractions of touch-dry and through-dry. */
 export function stageDoses(constants: Constants, times: DryingTimes): Record<Stage, LogNormal> {
   const { touch, through } = times;
-  const part = (share: number): LogNormal => ({ median: touch.median * share, sigma: touch.sigma });
+  const part = (share: number): LogNormal => scaled(touch, share);
   return {
     openUntil: part(constants.openOverTouch),
     set: part(constants.setOverTouch),
@@ -66,6 +66,15 @@ export function stageDoses(constants: Constants, times: DryingTimes): Record<Sta
     throughDry: through,
   };
 }
+
+/** @param doseAt the dose that decides, at a chance */
+export const windowOf = (clock: DryingClock, doseAt: (p: number) => number): StageWindow => ({
+  p10: clock.timeOf(doseAt(0.1)),
+  p25: clock.timeOf(doseAt(0.25)),
+  p50: clock.timeOf(doseAt(0.5)),
+  p75: clock.timeOf(doseAt(0.75)),
+  p90: clock.timeOf(doseAt(0.9)),
+});
 
 /**
  * When each stage is reached. Quantiles are taken on the dose and then turned into time, so they hold
@@ -78,13 +87,7 @@ export function dryingWindows(
   clock: DryingClock,
 ): DryingWindows {
   const doses = stageDoses(constants, times);
-  const window = (dose: LogNormal): StageWindow => ({
-    p10: clock.timeOf(quantileOf(dose, 0.1)),
-    p25: clock.timeOf(quantileOf(dose, 0.25)),
-    p50: clock.timeOf(dose.median),
-    p75: clock.timeOf(quantileOf(dose, 0.75)),
-    p90: clock.timeOf(quantileOf(dose, 0.9)),
-  });
+  const window = (dose: LogNormal): StageWindow => windowOf(clock, (p) => quantileOf(dose, p));
   return {
     openUntil: window(doses.openUntil),
     set: window(doses.set),

@@ -8,9 +8,13 @@ import { STUDIO_SCHEMA_VERSION, studioSchema, type Studio } from './studio';
 
 /**
  * Steps from older versions. Version 2 of a painting only allows more: own tubes, other materials, more
- * grounds and supports, overruled rules; what version 1 said means the same.
+ * grounds and supports, overruled rules; what version 1 said means the same. Version 3 adds touch tests, what
+ * bothers, gates and reasons.
  */
-export const PAINTING_STEPS: MigrationSteps = { 1: (painting) => painting };
+export const PAINTING_STEPS: MigrationSteps = {
+  1: (painting) => painting,
+  2: (painting) => painting,
+};
 export const STUDIO_STEPS: MigrationSteps = {};
 const CABINET_STEPS: MigrationSteps = {};
 /** The first edition had no cabinet. */

@@ -1,18 +1,82 @@
 import {
-  dryingClock,
   dryingTimes,
   dryingWindows,
   dryState,
   type Below,
+  type Climate,
+  type ClimateUntil,
+  type DryingClock,
+  type DryingTimes,
   type DryingWindows,
 } from '../drying';
-import { addConstituents, afterGroundLoss, isAcrylic, thicknessOf } from '../film';
+import {
+  addConstituents,
+  afterGroundLoss,
+  isAcrylic,
+  thicknessOf,
+  type Constituents,
+} from '../film';
+import { featuresOf, learnedTimes } from '../learn';
 import type { Context } from './context';
 import type { Layer } from './layer';
 import { coverOf, GROUND_COVER, pairOf } from './pair';
 import type { Film } from './reduce';
 
 const NO_WINDOWS = 'planned';
+
+/** A film that was laid into again is another film to the finger: its clock began anew. */
+export const evidenceIdOf = (film: Film): string => `${film.key}@${film.laidAtMs ?? 'planned'}`;
+
+const kindOf = (film: Constituents): DryingTimes['kind'] =>
+  film.material !== null ? 'other' : isAcrylic(film) ? 'acrylic' : 'oil';
+
+export const clockOf = (
+  { air }: Context,
+  asLaid: Constituents,
+  laidAtMs: number,
+  coveredAtMs: number | null,
+): DryingClock => air.clock(kindOf(asLaid), laidAtMs, coveredAtMs);
+
+/** The doses of a film by the tables, spread by the air it dries in; and what that air is until it is touch-dry. */
+export function tablesOf(
+  context: Context,
+  asLaid: Constituents,
+  under: Below,
+  fromMs: number,
+  clock: DryingClock | null,
+): { times: DryingTimes; climate: Climate } {
+  const { handbook, climate, air, varying, speedOf } = context;
+  const thicknessUm = thicknessOf(asLaid);
+  const speed = speedOf(asLaid);
+  if (!varying)
+    return { times: dryingTimes(handbook, asLaid, thicknessUm, under, climate, speed), climate };
+  const free = clock ?? clockOf(context, asLaid, fromMs, null);
+  const until: ClimateUntil = (dose) => {
+    const toMs = free.timeOf(dose) ?? fromMs;
+    return {
+      climate: air.meanBetween(fromMs, toMs),
+      weatherSigma: air.weatherSigma(fromMs, toMs),
+    };
+  };
+  const times = dryingTimes(handbook, asLaid, thicknessUm, under, until, speed);
+  return { times, climate: until(times.touch.median).climate };
+}
+
+/** The same after what touch tests have taught. */
+function timesOf(
+  context: Context,
+  asLaid: Constituents,
+  under: Below,
+  fromMs: number,
+  clock: DryingClock | null,
+  evidenceId: string,
+): DryingTimes {
+  const { times, climate } = tablesOf(context, asLaid, under, fromMs, clock);
+  if (!context.learned || times.kind !== 'oil') return times;
+  const { constants } = context.handbook;
+  const features = featuresOf(constants, asLaid, thicknessOf(asLaid), under, climate);
+  return learnedTimes(context.learned, features, times, evidenceId, fromMs);
+}
 
 /** A film in its place: figures, state, windows, and the verdict of every school on it. Rules speak later. */
 export function layerOf(
@@ -21,7 +85,7 @@ export function layerOf(
   below: Layer[],
   coveredAtMs: number | null,
 ): Layer {
-  const { handbook, climate, nowMs } = context;
+  const { handbook, nowMs } = context;
   const lower = below.at(-1);
   // A couch planned with the paint that goes into it is one film: it waits as the couch does.
   const onto = film.planned
@@ -40,20 +104,12 @@ export function layerOf(
     surface: film.surface,
     cure: lower && !film.surface && !intoOpen ? cover.cure : 1,
   };
-  const times = dryingTimes(
-    handbook,
-    asLaid,
-    thicknessOf(asLaid),
-    under,
-    climate,
-    context.speedOf(asLaid),
-  );
+  const clock =
+    film.laidAtMs === null ? null : clockOf(context, asLaid, film.laidAtMs, coveredAtMs);
+  const evidenceId = evidenceIdOf(film);
+  const times = timesOf(context, asLaid, under, film.laidAtMs ?? nowMs, clock, evidenceId);
   const own = afterGroundLoss(film.asLaid, film.lossFraction);
   const kept = intoOpen ? addConstituents(lower.kept, own) : own;
-  const clock =
-    film.laidAtMs === null
-      ? null
-      : dryingClock(handbook.constants, times.kind, climate, film.laidAtMs, coveredAtMs);
   // What the painter added is a matter of the recipe, whatever the ground drank of it.
   const figures =
     kept === asLaid
@@ -86,6 +142,8 @@ export function layerOf(
       return windows === NO_WINDOWS ? null : windows;
     },
     state: clock ? dryState(handbook.constants, times, clock.doseAt(nowMs)) : 'planned',
+    clock,
+    evidenceId,
     coveredAtMs,
     findings: [],
     pair: null,

@@ -1,5 +1,4 @@
 import { belowOnGround, withFilm, type BelowSummary, type Finding, type RuleFilm } from '../rules';
-import { dryingClock } from '../drying';
 import { layerOf } from './assess-layer';
 import { contextOf, type Context } from './context';
 import type { AssessOptions, Layer, PaintingAssessment, SiteStack } from './layer';
@@ -70,12 +69,12 @@ function findingsOf(
 
 /** When a laid film, left alone, reaches a multiple of its touch-dry dose. */
 function reaches(
-  { handbook, climate }: Context,
+  { air }: Context,
   lower: Layer | undefined,
 ): ((touchRatio: number) => number | null) | null {
   if (!lower || lower.film.laidAtMs === null) return null;
   const { kind, touch } = lower.times;
-  const clock = dryingClock(handbook.constants, kind, climate, lower.film.laidAtMs, null);
+  const clock = air.clock(kind, lower.film.laidAtMs, null);
   return (touchRatio) => clock.timeOf(touchRatio * touch.median);
 }
 

@@ -1,4 +1,4 @@
-import { paintSpeed, type PaintSpeed } from '../drying';
+import { constantAir, paintSpeed, type PaintSpeed } from '../drying';
 import { composition, filmOfRecipe, type Composition, type Constituents } from '../film';
 import type { Handbook } from '../handbook';
 import { judgeSite, traitsOf, type Traits } from '../rules';
@@ -10,6 +10,8 @@ import type { Coat, Painting } from './schema';
 /** What one assessment shares between passages: the same film of the same coat is reckoned once. */
 export interface Context extends Required<AssessOptions>, Omit<Reckoned, 'filmOf'> {
   painting: Painting;
+  /** Whether the air changes with time, so that its means have to be asked for. */
+  varying: boolean;
   stacks: StackBuilder;
   groundReadyAtMs: number | null;
   coats: Map<string, Coat>;
@@ -46,13 +48,16 @@ const reckonedBy = memoized((handbook: Handbook): Reckoned => ({
 
 export function contextOf(
   painting: Painting,
-  { handbook, climate, nowMs, judge = judgeSite }: AssessOptions,
+  { handbook, climate, air, learned = null, nowMs, judge = judgeSite }: AssessOptions,
 ): Context {
   const { filmOf, ...reckoned } = reckonedBy(handbook);
   return {
     ...reckoned,
     handbook,
     climate,
+    air: air ?? constantAir(handbook.constants, climate),
+    varying: air !== undefined,
+    learned,
     nowMs,
     judge,
     painting,

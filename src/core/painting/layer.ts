@@ -1,6 +1,14 @@
-import type { Climate, DryingTimes, DryingWindows, DryState } from '../drying';
+import type {
+  Climate,
+  DryingClock,
+  DryingTimes,
+  DryingWindows,
+  DryState,
+  StudioAir,
+} from '../drying';
 import type { Composition, Constituents } from '../film';
 import type { Handbook } from '../handbook';
+import type { Learned } from '../learn';
 import { measureOf, type JudgedFilm, type SchoolKey, type SchoolVerdict } from '../schools';
 import type { Finding, RuleSite } from '../rules';
 import type { Cover } from './pair';
@@ -39,6 +47,10 @@ export interface Layer {
   /** The same as the schools see it. */
   judged: JudgedFilm;
   windows: DryingWindows | null;
+  /** Its dose over time, as it lies; null while planned. */
+  clock: DryingClock | null;
+  /** What the learning calls it. */
+  evidenceId: string;
   state: DryState | 'planned';
   coveredAtMs: number | null;
   /** What the compatibility rules say to it, gravest first. */
@@ -68,7 +80,12 @@ export interface PaintingAssessment {
 
 export interface AssessOptions {
   handbook: Handbook;
+  /** The air as it is now: what the rules go by. */
   climate: Climate;
+  /** The air over time; always as it is now when absent. */
+  air?: StudioAir;
+  /** What touch tests have taught; the tables alone when absent. */
+  learned?: Learned | null;
   nowMs: number;
   /** How the rules are asked; the usual way when absent. */
   judge?: (site: RuleSite) => Finding[];

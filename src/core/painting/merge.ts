@@ -1,6 +1,20 @@
 import { mergeList } from '../merge-list';
 import type { Painting } from './schema';
 
+/** Lists that older paintings do not have: they stay away where nobody made one. */
+function optionalLists(
+  base: Painting,
+  mine: Painting,
+  theirs: Painting,
+): Pick<Painting, 'bothers' | 'gates'> {
+  const out: Pick<Painting, 'bothers' | 'gates'> = {};
+  if (mine.bothers || theirs.bothers)
+    out.bothers = mergeList(base.bothers ?? [], mine.bothers ?? [], theirs.bothers ?? []);
+  if (mine.gates || theirs.gates)
+    out.gates = mergeList(base.gates ?? [], mine.gates ?? [], theirs.gates ?? []);
+  return out;
+}
+
 /**
  * Merge two descendants of one painting, so that two tabs that both wrote lose nothing. Entries and
  * coats merge one by one; for single values `mine` holds where it changed.
@@ -18,6 +32,7 @@ export function mergePaintings(base: Painting, mine: Painting, theirs: Painting)
     touches: pick('touches'),
     coats: mergeList(base.coats, mine.coats, theirs.coats),
     events: mergeList(base.events, mine.events, theirs.events),
+    ...optionalLists(base, mine, theirs),
     revision: Math.max(mine.revision, theirs.revision) + 1,
     updatedAt: mine.updatedAt > theirs.updatedAt ? mine.updatedAt : theirs.updatedAt,
   };

@@ -1,6 +1,7 @@
-import { cureFraction, dryingClock, quantileOf } from '../drying';
+import { cureFraction, quantileOf } from '../drying';
 import { isThinCouch, judgeByAll, trapIndex, type FilmPair, type JudgedFilm } from '../schools';
 import { isPassedOver } from '../film';
+import type { Context } from './context';
 import type { AssessOptions, Layer, PairAssessment } from './layer';
 import type { Film } from './reduce';
 import type { Onto } from './schema';
@@ -31,27 +32,14 @@ export interface Cover {
  * State of the lower film when the upper goes on. Laid on laid: by its dose at that time. Planned: now if
  * it is already further, else at the planning quantile of the stage that the coat waits for.
  */
-export function coverOf(
-  context: AssessOptions,
-  lower: Layer,
-  upper: Film,
-  onto: Onto | null,
-): Cover {
+export function coverOf(context: Context, lower: Layer, upper: Film, onto: Onto | null): Cover {
   const { times } = lower;
   const quantileDose = (): number =>
     onto === 'through-dry'
       ? Math.max(times.through.median, quantileOf(times.touch, PLANNING_QUANTILE))
       : quantileOf(times.touch, PLANNING_QUANTILE);
   const clock =
-    lower.film.laidAtMs === null
-      ? null
-      : dryingClock(
-          context.handbook.constants,
-          times.kind,
-          context.climate,
-          lower.film.laidAtMs,
-          null,
-        );
+    lower.film.laidAtMs === null ? null : context.air.clock(times.kind, lower.film.laidAtMs, null);
   const dose =
     upper.laidAtMs !== null && clock
       ? clock.doseAt(upper.laidAtMs)
@@ -79,7 +67,7 @@ function bodyBelow(below: Layer[], handbook: AssessOptions['handbook']): number 
 }
 
 export function pairOf(
-  context: AssessOptions,
+  context: Context,
   onOldPainting: boolean,
   below: Layer[],
   upper: Layer,

@@ -10,7 +10,7 @@ import {
   type Constituents,
 } from '../film';
 import type { Handbook } from '../handbook';
-import type { Coat, CoatRole, HowReduced, Overrule, PaintingEvent } from './schema';
+import type { Coat, CoatRole, HowReduced, Overrule, FilmEvent } from './schema';
 
 const NONE_OVERRULED: Overrule[] = [];
 
@@ -123,7 +123,7 @@ function lay(
 /** Take a fraction of the top film away. What is left keeps its clock and its share of loss to the ground. */
 function reduceTop(
   { film: top, below }: Stack,
-  event: Extract<PaintingEvent, { kind: 'reduced' }>,
+  event: Extract<FilmEvent, { kind: 'reduced' }>,
 ): Stack {
   const left = LEFT_FRACTION[event.left].value;
   const asLaid = left === 1 ? top.asLaid : scaleConstituents(top.asLaid, left);
@@ -152,7 +152,7 @@ export interface StackBuilder {
    * @param events of this site, in the order they happened
    * @param planned coats of this site still to come, in the order of the plan
    */
-  stackOf(events: PaintingEvent[], planned: Coat[]): Stack | null;
+  stackOf(events: FilmEvent[], planned: Coat[]): Stack | null;
 }
 
 /** @param bottom the film that was there before the painter began (an oil ground), or null */
@@ -174,7 +174,7 @@ export function stackBuilder(
     return made;
   };
 
-  const happened = (stack: Stack | null, event: PaintingEvent): Stack | null => {
+  const happened = (stack: Stack | null, event: FilmEvent): Stack | null => {
     if (event.kind === 'reduced') return stack === bare || !stack ? stack : reduceTop(stack, event);
     return lay(handbook, stack, ground, {
       key: event.id,

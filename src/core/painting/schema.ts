@@ -1,12 +1,13 @@
 import { z } from 'zod';
 import { APPLICATION_KEYS, LEFT_FRACTION, type Left } from '@/data/applications';
+import { FINDINGS } from '@/data/learning';
 import { METHOD_KEYS } from '@/data/methods';
 import { RULE_KEYS } from '@/data/rules';
 import { recipeSchema } from '../film';
 import { SCHOOL_KEYS } from '../schools';
 
 /** A painting as it is kept: what was planned and what was done. What the film is now is derived, never stored. */
-export const PAINTING_SCHEMA_VERSION = 2;
+export const PAINTING_SCHEMA_VERSION = 3;
 
 const id = z.string().min(1).max(80);
 const timestamp = z.iso.datetime({
@@ -134,6 +135,8 @@ export const coatSchema = z.object({
   /** Planned as a spot of its passages, not all of them. */
   spot: spotSchema.nullable(),
   overruled: z.array(overruleSchema).max(40).optional(),
+  /** Why it is meant, in the painter's words: helps to resist changing everything later. */
+  why: z.string().trim().max(300, { error: 'At most 300 letters.' }).optional(),
 });
 
 export const HOW_REDUCED = ['wiped', 'scraped', 'sanded', 'painted-out'] as const;
@@ -165,7 +168,41 @@ export const reducedEventSchema = z.object({
   left: z.enum(LEFT),
 });
 
-export const eventSchema = z.discriminatedUnion('kind', [laidEventSchema, reducedEventSchema]);
+/** What the finger found on the top film of a passage or spot. */
+export const touchedEventSchema = z.object({
+  id,
+  kind: z.literal('touched'),
+  at: timestamp,
+  passageId: id,
+  spotName: z.string().nullable(),
+  finding: z.enum(FINDINGS, { error: 'Choose what the finger finds from the list.' }),
+  /** A thumb twist on a witness dab left a mark: not dry through. */
+  twistMarks: z.boolean(),
+  /** The painter does not trust it: it teaches nothing, and stays in the record. */
+  setAside: z.boolean().optional(),
+});
+
+export const eventSchema = z.discriminatedUnion('kind', [
+  laidEventSchema,
+  reducedEventSchema,
+  touchedEventSchema,
+]);
+
+/** Something that still bothers; done when the painter says so. */
+export const botherSchema = z.object({
+  id,
+  at: timestamp,
+  passageId: id.nullable(),
+  text: z
+    .string()
+    .trim()
+    .min(1, { error: 'Say what bothers.' })
+    .max(300, { error: 'At most 300 letters.' }),
+  doneAt: timestamp.nullable(),
+});
+
+/** A question asked before a stage closes, answered yes at a time. */
+export const gatePassedSchema = z.object({ id, at: timestamp });
 
 const SHARE_SUM_TOLERANCE = 0.011;
 
@@ -194,6 +231,9 @@ export const paintingSchema = z
     touches: z.array(z.tuple([id, id])),
     coats: z.array(coatSchema).max(500),
     events: z.array(eventSchema).max(5000),
+    /** What still bothers; absent in paintings of older editions. */
+    bothers: z.array(botherSchema).max(500).optional(),
+    gates: z.array(gatePassedSchema).max(200).optional(),
   })
   .superRefine((painting, ctx) => {
     const issue = (path: (string | number)[], message: string) =>
@@ -249,6 +289,10 @@ export type Spot = z.infer<typeof spotSchema>;
 export type PaintingEvent = z.infer<typeof eventSchema>;
 export type LaidEvent = z.infer<typeof laidEventSchema>;
 export type ReducedEvent = z.infer<typeof reducedEventSchema>;
+export type TouchedEvent = z.infer<typeof touchedEventSchema>;
+/** What changes the film: a touch does not. */
+export type FilmEvent = LaidEvent | ReducedEvent;
+export type Bother = z.infer<typeof botherSchema>;
 export type CoatRole = Coat['role'];
 export type Overrule = z.infer<typeof overruleSchema>;
 export type Onto = Coat['onto'];

@@ -1,4 +1,4 @@
-import type { Coat, LaidEvent, Painting, PaintingEvent } from './schema';
+import type { Coat, FilmEvent, LaidEvent, Painting, PaintingEvent } from './schema';
 
 /** One place with one stack of films: a passage without its spots, or one spot of it. */
 export interface Site {
@@ -56,8 +56,8 @@ export const plannedCoats = (painting: Painting, passageId: string): Coat[] =>
 
 /** What was done, and what is still meant, on one passage. */
 export interface PassageHistory {
-  /** In the order they happened. */
-  events: PaintingEvent[];
+  /** What changed its film, in the order it happened. */
+  events: FilmEvent[];
   /** In the order of the plan. */
   planned: Coat[];
 }
@@ -68,13 +68,17 @@ export const historyOf = (
   passageId: string,
   ordered: PaintingEvent[] = inTimeOrder(painting.events),
 ): PassageHistory => ({
-  events: ordered.filter((event) =>
-    event.kind === 'laid' ? event.passageIds.includes(passageId) : event.passageId === passageId,
+  events: ordered.filter(
+    (event): event is FilmEvent =>
+      event.kind !== 'touched' &&
+      (event.kind === 'laid'
+        ? event.passageIds.includes(passageId)
+        : event.passageId === passageId),
   ),
   planned: plannedCoats(painting, passageId),
 });
 
-const spotOf = (event: PaintingEvent): string | null =>
+const spotOf = (event: FilmEvent): string | null =>
   event.kind === 'laid' ? (event.spot?.name ?? null) : event.spotName;
 
 /** The passage and every spot that was laid, or is planned, on it, in the order they came; the last share holds. */

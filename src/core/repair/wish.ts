@@ -1,5 +1,5 @@
 import type { IngredientKey } from '@/data/ingredients';
-import { dryingClock, quantileOf, type LogNormal } from '../drying';
+import { constantAir, quantileOf, type LogNormal } from '../drying';
 import { verdictOf, type AssessOptions, type Coat, type Layer } from '../painting';
 import { SCHOOL_KEYS, type SchoolKey } from '../schools';
 import { volumeOfPart, withMoreOf } from './amounts';
@@ -39,14 +39,9 @@ function decidingDose(layer: Layer, wish: Wish, options: AssessOptions): LogNorm
 
 /** When the stage is reached with the wished chance, at the place where it is hardest. Null: never in this climate. */
 function reachedAt(layers: Layer[], wish: Wish, options: AssessOptions): number | null {
+  const air = options.air ?? constantAir(options.handbook.constants, options.climate);
   const times = layers.map((layer) => {
-    const clock = dryingClock(
-      options.handbook.constants,
-      layer.times.kind,
-      options.climate,
-      wish.layAtMs,
-      null,
-    );
+    const clock = air.clock(layer.times.kind, wish.layAtMs, null);
     const p = wish.kind === 'dry-by' ? wish.chance : 1 - wish.chance;
     return clock.timeOf(quantileOf(decidingDose(layer, wish, options), p));
   });

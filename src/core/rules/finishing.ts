@@ -1,6 +1,5 @@
-import { DAY_MS } from '../drying';
+import { DAY_MS, varnishDoseDays } from '../drying';
 import { dryVolume } from '../film';
-import type { Constants } from '@/data/constants';
 import type { Predicate, RuleSite } from './types';
 
 /** Oiling out, retouch, varnish and wax. */
@@ -62,23 +61,6 @@ export const varnishBetween: Predicate = ({ film, below }) =>
 
 const FINAL = new Set(['resin-varnish', 'synthetic-varnish', 'waterborne-varnish', 'wax-polish']);
 const isFinal = (material: string | null): boolean => material !== null && FINAL.has(material);
-
-/**
- * The dose a final varnish waits for, reference-days from the laying of the top film: natural resin three
- * times through-dry, half a year to two years; modern resin through-dry, two weeks at least.
- * @param throughDays through-dry of the film below, reference-days
- */
-export const varnishDoseDays = (
-  c: Constants,
-  material: 'resin-varnish' | 'synthetic-varnish',
-  throughDays: number,
-): number =>
-  material === 'synthetic-varnish'
-    ? Math.max(c.modernVarnishMinDays, throughDays)
-    : Math.min(
-        c.varnishMaxDays,
-        Math.max(c.varnishMinDays, c.varnishThroughMultiple * throughDays),
-      );
 
 export const varnishTooEarly: Predicate = (site) => {
   const { film, below, lowerTouchRatio } = site;

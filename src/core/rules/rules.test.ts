@@ -9,7 +9,7 @@ import { ALKYD, own, part, recipe, tube } from '../testing/recipes';
 import { DAY, isoDaysAgo, newPainting, NOW_MS, optionsAt } from '../testing/paintings';
 import { gravest, stops } from '.';
 import { STUDIO_HANDBOOK } from '../handbook';
-import { varnishDoseDays } from './finishing';
+import { varnishDoseDays } from '../drying';
 import { judgeSiteInOrder } from './judge-site';
 import { findingMend, findingSentence, SEVERITY_WORD } from './wording';
 

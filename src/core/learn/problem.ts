@@ -1,0 +1,139 @@
+import { LEARNING as L } from '@/data/learning';
+import type { FilmEvidence } from './evidence';
+import { priorSd, priorVariance, throughFeatures, type Features } from './features';
+import { touchInterval, twistInterval, type IntervalTest } from './likelihood';
+
+export const DAY_MS = 86_400_000;
+
+/** The tests of one film about one stage: what they are likely under, and how its factors load. */
+export interface Site {
+  film: number;
+  stage: 'touch' | 'through';
+  tests: IntervalTest[];
+  /** Which of the film's tests each is. */
+  testIds: string[];
+  /** Factors by index, and their loadings. */
+  factor: Int32Array;
+  loading: Float64Array;
+  /** Logarithm of the dose of the tables. */
+  tables: number;
+  /** Variance of its own beside that of any coat: what the tables allow and no factor explains. */
+  extra: number;
+}
+
+export interface Problem {
+  factors: string[];
+  priorSd: Float64Array;
+  sites: Site[];
+  drift: Drift;
+}
+
+/** Stretches of time over which the whole studio may have wandered. */
+export interface Drift {
+  fromMs: number;
+  stretchMs: number;
+  /** Stretches after the first. */
+  steps: number;
+  sd: number;
+}
+
+/** More stretches than this are not told apart: a year of three weeks each. */
+const MOST_STRETCHES = 16;
+
+export function driftOf(evidence: Pick<FilmEvidence, 'laidAtMs'>[]): Drift {
+  const times = evidence.map((e) => e.laidAtMs);
+  const fromMs = times.length === 0 ? 0 : Math.min(...times);
+  const span = times.length === 0 ? 0 : Math.max(...times) - fromMs;
+  const stretchMs = Math.max(L.driftDays * DAY_MS, span / MOST_STRETCHES);
+  return {
+    fromMs,
+    stretchMs,
+    steps: Math.floor(span / stretchMs),
+    sd: L.driftSd * Math.sqrt(stretchMs / (L.driftDays * DAY_MS)),
+  };
+}
+
+/** Steps of the studio's wandering that lie before a moment, as factors; and how many lie beyond what was tested. */
+export function driftFeatures(drift: Drift, atMs: number): { features: Features; beyond: number } {
+  const step = Math.max(0, Math.floor((atMs - drift.fromMs) / drift.stretchMs));
+  const features: Features = {};
+  for (let k = 1; k <= Math.min(step, drift.steps); k++) features[`drift:${k}`] = 1;
+  return { features, beyond: Math.max(0, step - drift.steps) };
+}
+
+/** What of the spread of the tables is left for a single coat once its factors have had theirs. */
+export const leftOver = (sheetVariance: number, factors: number, coat: number): number =>
+  Math.max(0, sheetVariance - factors - coat);
+
+/** @param coatVariance of a single coat, by the prior */
+export function problemOf(evidence: FilmEvidence[], coatVariance: number): Problem {
+  const index = new Map<string, number>();
+  const drift = driftOf(evidence);
+  const sites: Site[] = [];
+  const indexOf = (factor: string): number => {
+    const known = index.get(factor);
+    if (known !== undefined) return known;
+    index.set(factor, index.size);
+    return index.size - 1;
+  };
+  const siteOf = (
+    film: number,
+    stage: Site['stage'],
+    features: Features,
+    tests: { interval: IntervalTest; id: string }[],
+    tables: { median: number; sigma: number },
+    coat: number,
+    wander: Features,
+  ): void => {
+    if (tests.length === 0) return;
+    const extra = leftOver(tables.sigma ** 2, priorVariance(features), coat);
+    const all = Object.entries({ ...features, ...wander }).filter(([, v]) => v !== 0);
+    sites.push({
+      film,
+      stage,
+      tests: tests.map((t) => t.interval),
+      testIds: tests.map((t) => t.id),
+      factor: Int32Array.from(all, ([key]) => indexOf(key)),
+      loading: Float64Array.from(all, ([, value]) => value),
+      tables: Math.log(tables.median),
+      extra,
+    });
+  };
+  evidence.forEach((film, i) => {
+    const wander = driftFeatures(drift, film.laidAtMs).features;
+    const of = (interval: (t: FilmEvidence['tests'][number]) => IntervalTest | null) =>
+      film.tests.flatMap((t) => {
+        const found = interval(t);
+        return found ? [{ interval: found, id: t.id }] : [];
+      });
+    siteOf(
+      i,
+      'touch',
+      film.features,
+      of((t) => touchInterval(t)),
+      film.touch,
+      coatVariance,
+      wander,
+    );
+    const through = throughFeatures(film.features);
+    const wandered = Object.fromEntries(
+      Object.entries(wander).map(([k, v]) => [k, v * L.throughLoading]),
+    );
+    siteOf(
+      i,
+      'through',
+      through,
+      of((t) => twistInterval(t)),
+      film.through,
+      0,
+      wandered,
+    );
+  });
+  const factors = [...index.keys()];
+  return {
+    factors,
+    priorSd: Float64Array.from(factors, (f) => (f.startsWith('drift:') ? drift.sd : priorSd(f))),
+    sites,
+    drift,
+  };
+}

@@ -1,0 +1,216 @@
+import { CoreError } from '../errors';
+import type { Recipe } from '../film';
+import { mergeList } from '../merge-list';
+import type { Making } from '../painting/making';
+import {
+  SESSION_SCHEMA_VERSION,
+  type PaletteMix,
+  type Session,
+  type SessionPhoto,
+  type Stretch,
+  type Work,
+} from './schema';
+
+type Now = Pick<Making, 'now'>;
+
+/** What a session begins with: coats to work, in order, each with its minutes. */
+export interface SessionPlan {
+  works: Pick<Work, 'paintingId' | 'passageIds' | 'coatId' | 'name' | 'plannedMinutes'>[];
+  boxMinutes: number | null;
+  goal: string;
+}
+
+const changed = (session: Session, change: Partial<Session>): Session => ({
+  ...session,
+  ...change,
+  revision: session.revision + 1,
+});
+
+export const beginSession = (plan: SessionPlan, making: Making): Session => ({
+  schemaVersion: SESSION_SCHEMA_VERSION,
+  id: making.newId(),
+  revision: 1,
+  startedAt: making.now,
+  endedAt: null,
+  pauses: [],
+  boxMinutes: plan.boxMinutes,
+  goal: plan.goal.trim(),
+  reached: null,
+  note: '',
+  works: plan.works.map((work, i) => ({
+    ...work,
+    id: making.newId(),
+    // The first of the plan is what the painter picks the brush up for.
+    stretches: i === 0 ? [{ from: making.now, to: null }] : [],
+    done: false,
+  })),
+  palette: [],
+  photos: [],
+});
+
+const closed = (stretches: Stretch[], at: string): Stretch[] =>
+  stretches.map((s) => (s.to === null ? { ...s, to: at } : s));
+
+export const isRunning = (work: Work): boolean => work.stretches.some((s) => s.to === null);
+export const isPaused = (session: Session): boolean => session.pauses.some((p) => p.to === null);
+export const runningWork = (session: Session): Work | null => session.works.find(isRunning) ?? null;
+
+const stopAll = (session: Session, at: string): Work[] =>
+  session.works.map((w) => (isRunning(w) ? { ...w, stretches: closed(w.stretches, at) } : w));
+
+const requireOpen = (session: Session): void => {
+  if (session.endedAt !== null)
+    throw new CoreError(
+      'order',
+      'endedAt',
+      'This session has ended. Begin another, or correct its times.',
+    );
+};
+
+const workOf = (session: Session, workId: string): Work => {
+  const work = session.works.find((w) => w.id === workId);
+  if (!work)
+    throw new CoreError(
+      'unknown-coat',
+      'workId',
+      `This session has no work "${workId}". Reload it.`,
+    );
+  return work;
+};
+
+/** Take a work up; the one in hand is put down, and a pause ends. Throws `order` when the session has ended. */
+export function takeUp(session: Session, workId: string, { now }: Now): Session {
+  requireOpen(session);
+  workOf(session, workId);
+  return changed(session, {
+    pauses: closed(session.pauses, now),
+    works: stopAll(session, now).map((w) =>
+      w.id === workId
+        ? { ...w, done: false, stretches: [...w.stretches, { from: now, to: null }] }
+        : w,
+    ),
+  });
+}
+
+/** A work is done; the next that is not goes into hand, unless the session is paused or something else is in hand. */
+export function finishWork(session: Session, workId: string, { now }: Now): Session {
+  const was = workOf(session, workId);
+  const works = session.works.map((w) =>
+    w.id === workId ? { ...w, done: true, stretches: closed(w.stretches, now) } : w,
+  );
+  const done = changed(session, { works });
+  const next = works.find((w) => !w.done && w.stretches.length === 0);
+  return isRunning(was) && next ? takeUp(done, next.id, { now }) : done;
+}
+
+/** Add a work to a session that runs; it is taken up at once when nothing is in hand. */
+export function addWork(
+  session: Session,
+  work: SessionPlan['works'][number],
+  making: Making,
+): Session {
+  requireOpen(session);
+  const added: Work = { ...work, id: making.newId(), stretches: [], done: false };
+  const more = changed(session, { works: [...session.works, added] });
+  return runningWork(session) || isPaused(session) ? more : takeUp(more, added.id, making);
+}
+
+/** An interruption: nothing is in hand until it ends. */
+export function pause(session: Session, { now }: Now): Session {
+  requireOpen(session);
+  if (isPaused(session)) return session;
+  return changed(session, {
+    works: stopAll(session, now),
+    pauses: [...session.pauses, { from: now, to: null }],
+  });
+}
+
+/** Go on after an interruption with what was in hand before it. */
+export function resume(session: Session, { now }: Now): Session {
+  requireOpen(session);
+  const open = session.pauses.find((p) => p.to === null);
+  if (!open) return session;
+  const before = session.works.find((w) => !w.done && w.stretches.some((s) => s.to === open.from));
+  const back = changed(session, { pauses: closed(session.pauses, now) });
+  return before ? takeUp(back, before.id, { now }) : back;
+}
+
+export function endSession(session: Session, { now }: Now): Session {
+  requireOpen(session);
+  return changed(session, {
+    endedAt: now,
+    pauses: closed(session.pauses, now),
+    works: stopAll(session, now),
+  });
+}
+
+/** What may be corrected at any time. The caller validates. */
+export type SessionEdit = Partial<
+  Pick<Session, 'goal' | 'reached' | 'note' | 'startedAt' | 'endedAt' | 'boxMinutes'>
+>;
+
+/** Throws `order` when it would end before it starts. */
+export function editSession(session: Session, edit: SessionEdit): Session {
+  const next = { ...session, ...edit };
+  if (next.endedAt !== null && Date.parse(next.endedAt) < Date.parse(next.startedAt))
+    throw new CoreError('order', 'endedAt', 'It would end before it begins. Give a later end.');
+  return changed(session, edit);
+}
+
+export const removeWork = (session: Session, workId: string): Session =>
+  changed(session, { works: session.works.filter((w) => w.id !== workId) });
+
+export const putOut = (
+  session: Session,
+  mix: { name: string; recipe: Recipe; ml: number | null },
+  making: Making,
+): Session =>
+  changed(session, {
+    palette: [
+      ...session.palette,
+      { ...mix, id: making.newId(), madeAt: making.now, coveredAt: null, goneAt: null },
+    ],
+  });
+
+/** Cover the mixes and put them in the cool; all that are not gone. */
+export const coverPalette = (session: Session, { now }: Now): Session =>
+  changed(session, {
+    palette: session.palette.map((m) =>
+      m.goneAt === null && m.coveredAt === null ? { ...m, coveredAt: now } : m,
+    ),
+  });
+
+export const changeMix = (
+  session: Session,
+  mixId: string,
+  change: Partial<Pick<PaletteMix, 'coveredAt' | 'goneAt' | 'ml'>>,
+): Session =>
+  changed(session, {
+    palette: session.palette.map((m) => (m.id === mixId ? { ...m, ...change } : m)),
+  });
+
+export const addPhoto = (session: Session, photo: SessionPhoto): Session =>
+  changed(session, { photos: [...session.photos, photo] });
+
+export const removePhoto = (session: Session, photoId: string): Session =>
+  changed(session, { photos: session.photos.filter((p) => p.id !== photoId) });
+
+/** Merge two descendants of one session, so that two tabs that both wrote lose nothing. */
+export function mergeSessions(base: Session, mine: Session, theirs: Session): Session {
+  const pick = <K extends keyof Session>(key: K): Session[K] =>
+    JSON.stringify(mine[key]) === JSON.stringify(base[key]) ? theirs[key] : mine[key];
+  return {
+    ...mine,
+    startedAt: pick('startedAt'),
+    endedAt: pick('endedAt'),
+    pauses: pick('pauses'),
+    boxMinutes: pick('boxMinutes'),
+    goal: pick('goal'),
+    reached: pick('reached'),
+    note: pick('note'),
+    works: mergeList(base.works, mine.works, theirs.works),
+    palette: mergeList(base.palette, mine.palette, theirs.palette),
+    photos: mergeList(base.photos, mine.photos, theirs.photos),
+    revision: Math.max(mine.revision, theirs.revision) + 1,
+  };
+}

@@ -1,0 +1,69 @@
+import { STUDIO_CONSTANT_ROWS as C, type ConstantRow } from './constants';
+
+/**
+ * Priors of the learning from touch tests. The spread of the tables (0.45 for touch-dry, 0.60 for through-dry) is
+ * split into what a studio, a paint, a medium and a single coat may differ by; it is not put on top of it.
+ */
+const JUDGEMENT = 'split of the spread of the tables, tried in simulation; judgement';
+const row = (value: number, unit: string, source: string): ConstantRow => ({
+  value,
+  unit,
+  source,
+  confidence: 'low',
+});
+
+export const LEARNING_ROWS = {
+  studioSd: row(0.35, 'ln d', JUDGEMENT),
+  paintSd: row(0.18, 'ln d per share of the binder', JUDGEMENT),
+  mediumSd: row(0.12, 'ln d', JUDGEMENT),
+  /** Share of the solids of a medium in the binder from which it counts in full. */
+  mediumFullShare: row(0.2, 'share of the binder', JUDGEMENT),
+  thicknessSd: row(C.sigmaThicknessTouch.value, C.sigmaThicknessTouch.unit, 'as in the tables'),
+  temperatureSd: row(1, 'of the spread of the activation energy', 'as in the tables'),
+  alkydSd: row(C.sigmaAlkyd.value, 'ln d', 'as in the tables'),
+  alkydGain: row(C.alkydGain.value, '1', 'as in the tables'),
+  overWetSd: row(C.sigmaOverWet.value, 'ln d', 'as in the tables'),
+  humiditySd: row(C.sigmaHumidity.value, 'ln d', 'as in the tables'),
+  lightSd: row(C.sigmaLight.value, 'ln d', 'as in the tables'),
+  unknownOilSd: row(C.sigmaUnknownOil.value, 'ln d', 'as in the tables'),
+  /** How far the whole studio may wander from one stretch of time to the next. */
+  driftSd: row(0.06, 'ln d per stretch', JUDGEMENT),
+  driftDays: row(21, 'd, length of a stretch', JUDGEMENT),
+  throughSd: row(0.4, 'ln d', JUDGEMENT),
+  throughThicknessSd: row(C.sigmaThicknessThrough.value, 'ln d per ln(h/50)', 'as in the tables'),
+  /** How much of what is shared in touch-dry is shared in through-dry. */
+  throughLoading: row(0.7, '1', JUDGEMENT),
+  /** What a single coat differs by, and how sure that is. */
+  coatSd: row(0.18, 'ln d', JUDGEMENT),
+  coatSdSpread: row(0.4, 'ln of it', JUDGEMENT),
+  readingNoise: row(0.1, 'ln d', 'a finger tells a stage to about a tenth; judgement'),
+  misreadRate: row(0.03, 'share of the tests', 'one test in thirty is wrong; judgement'),
+  /** A factor is told once its spread is under this share of what it was. */
+  toldBelow: row(0.7, 'of the prior spread', JUDGEMENT),
+  conflictFrom: row(0.5, 'chance that a test was misread', JUDGEMENT),
+} as const satisfies Record<string, ConstantRow>;
+
+export type LearningKey = keyof typeof LEARNING_ROWS;
+export const LEARNING = Object.fromEntries(
+  Object.entries(LEARNING_ROWS).map(([key, r]) => [key, r.value]),
+) as Record<LearningKey, number>;
+
+/** The grid on which the spread of a single coat is asked. */
+export const COAT_SD_GRID = [0.12, 0.18, 0.27, 0.4] as const;
+
+/** What the finger finds, in the order of drying, and how it is told apart. */
+export const FINDINGS = ['wet', 'set', 'tacky', 'touch-dry', 'nail-hard', 'through-dry'] as const;
+export type Finding = (typeof FINDINGS)[number];
+
+/** Four kinds of evidence: the finger hardly tells set from tacky, and a thumb twist says more than a nail. */
+export const FINDING_KIND: Record<Finding, 0 | 1 | 2 | 3> = {
+  wet: 0,
+  set: 1,
+  tacky: 1,
+  'touch-dry': 2,
+  'nail-hard': 3,
+  'through-dry': 3,
+};
+
+/** Touch-dry doses that part the kinds: set to touch, touch-dry, dry-hard. */
+export const FINDING_CUTS = [C.setOverTouch.value, 1, C.dryHardOverTouch.value] as const;
