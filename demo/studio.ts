@@ -1,3 +1,16 @@
+import type { Finding } from '../src/data/learning';
+import { hoursOf, takeHours, type ClimateMonth } from '../src/core/climate';
+import { noteBother } from '../src/core/painting/notes-of';
+import { touchFilm } from '../src/core/painting/touch';
+import {
+  beginSession,
+  coverPalette,
+  endSession,
+  finishWork,
+  putOut,
+  type Session,
+} from '../src/core/session';
+import { loggerReading } from '../server/logger';
 import type { Cabinet } from '../src/core/cabinet/schema';
 import { starterCabinet } from '../src/core/cabinet/starter';
 import { exportFile, NEW_STUDIO, type ExportFile } from '../src/core/formats';
@@ -197,6 +210,129 @@ function netLoft(nowMs: number): Painting {
   }).painting;
 }
 
+/** A picture that was left for a month, with the blue of its sky still wet. */
+function kiln(nowMs: number): Painting {
+  let hand = begin('kiln', nowMs, 60, {
+    title: 'Brick Kiln, First Frost',
+    support: { kind: 'wood-panel', widthMm: 400, heightMm: 300 },
+    ground: { kind: 'acrylic-gesso', coats: 4 },
+    method: 'direct-start',
+    passages: [
+      { name: 'sky', share: 0.35 },
+      { name: 'kiln', share: 0.4 },
+      { name: 'frost', share: 0.25 },
+    ],
+  });
+  hand = laid(hand, 'Block-in', ['sky', 'kiln', 'frost'], 34);
+  hand = laid(hand, 'Overpainting', ['sky'], 29);
+  const next = coatNamed(hand.painting, 'Overpainting', 'kiln');
+  return {
+    ...hand.painting,
+    coats: hand.painting.coats.map((c) =>
+      c.id === next.id ? { ...c, why: 'the shadow side must stay cooler than the sky' } : c,
+    ),
+    bothers: [
+      {
+        id: 'kiln-b1',
+        at: hand.ago(29),
+        passageId: null,
+        text: 'The smoke leads the eye out of the picture',
+        doneAt: null,
+      },
+    ],
+  };
+}
+
+type Touch = [passage: string, daysAgo: number, finding: Finding];
+const QUINCE_TOUCHES: Touch[] = [
+  ['quinces', 12.9, 'wet'],
+  ['quinces', 11.9, 'tacky'],
+  ['quinces', 9.9, 'touch-dry'],
+  ['wall', 7.8, 'wet'],
+  ['wall', 5.9, 'tacky'],
+  ['slate', 1.2, 'wet'],
+];
+const ROPE_TOUCHES: Touch[] = [
+  ['near wall', 5.2, 'tacky'],
+  ['near wall', 4.1, 'touch-dry'],
+];
+
+/** Noted on the mornings after. */
+function touched(painting: Painting, touches: Touch[], nowMs: number): Painting {
+  const now = new Date(nowMs).toISOString();
+  const making = counting(`${painting.id}-touch`, now);
+  return touches.reduce(
+    (p, [passage, daysAgo, finding]) =>
+      touchFilm(
+        p,
+        {
+          passageId: p.passages.find((x) => x.name === passage)!.id,
+          spotName: null,
+          at: new Date(nowMs - daysAgo * DAY_MS).toISOString(),
+          finding,
+          twistMarks: false,
+        },
+        making,
+      ),
+    painting,
+  );
+}
+
+const withBothers = (painting: Painting, nowMs: number): Painting =>
+  noteBother(
+    painting,
+    'The shadow under the left quince is too warm',
+    null,
+    counting('quinces-bother', new Date(nowMs - 2 * DAY_MS).toISOString()),
+  );
+
+/** The session in which the cloth was painted. */
+function sessions(paintings: Painting[], nowMs: number): Session[] {
+  const at = (minutes: number) => new Date(nowMs - 0.25 * DAY_MS + minutes * 60_000).toISOString();
+  const picture = paintings[0]!;
+  const cloth = picture.passages.find((p) => p.name === 'cloth')!;
+  const coat = coatNamed(picture, 'Body colour', 'cloth');
+  const begun = beginSession(
+    {
+      boxMinutes: 120,
+      goal: 'the cloth in one go',
+      works: [
+        {
+          paintingId: picture.id,
+          passageIds: [cloth.id],
+          coatId: coat.id,
+          name: coat.name,
+          plannedMinutes: 60,
+        },
+      ],
+    },
+    counting('demo-session', at(-75)),
+  );
+  const mixed = putOut(
+    begun,
+    { name: 'Body colour', recipe: coat.recipe, ml: 6 },
+    counting('demo-mix', at(-72)),
+  );
+  const done = finishWork(mixed, mixed.works[0]!.id, { now: at(0) });
+  return [coverPalette(endSession({ ...done, reached: 'yes' }, { now: at(12) }), { now: at(12) })];
+}
+
+const READINGS_DAYS = 45;
+const HOUR_MS = DAY_MS / 24;
+const LOGGER_SEED = 11;
+
+/** Six weeks of readings of the logger on the wall. */
+function climate(nowMs: number): ClimateMonth[] {
+  const readings = Array.from(
+    { length: READINGS_DAYS * 24 },
+    (_, i) => nowMs - i * HOUR_MS,
+  ).flatMap((atMs) => {
+    const said = loggerReading(LOGGER_SEED, atMs);
+    return said ? [{ atMs, ...said }] : [];
+  });
+  return takeHours({}, hoursOf(readings));
+}
+
 /** The paints of the demo studio: some nearly empty, one mixed by hand, one that says nothing of itself. */
 function cabinet(): Cabinet {
   const base = starterCabinet();
@@ -249,11 +385,19 @@ function cabinet(): Cabinet {
 
 /** The whole demo studio as an export file, as if it had been saved at `nowMs`. */
 export function demoStudio(nowMs: number): ExportFile {
-  const paintings = [quinces(nowMs), ropewalk(nowMs), netLoft(nowMs)];
+  const paintings = [
+    withBothers(touched(quinces(nowMs), QUINCE_TOUCHES, nowMs), nowMs),
+    touched(ropewalk(nowMs), ROPE_TOUCHES, nowMs),
+    netLoft(nowMs),
+    kiln(nowMs),
+  ];
   const studio = {
     ...NEW_STUDIO,
     climate: { ...NEW_STUDIO.climate, temperatureC: 18.5, relativeHumidityPct: 56 },
     paintingOrder: paintings.map((p) => p.id),
   };
-  return exportFile('studio', paintings, studio, new Date(nowMs).toISOString(), cabinet());
+  return exportFile('studio', paintings, studio, new Date(nowMs).toISOString(), cabinet(), {
+    sessions: sessions(paintings, nowMs),
+    climate: climate(nowMs),
+  });
 }

@@ -20,6 +20,9 @@ const USED = [
   'mdiPlus',
   'mdiTuneVariant',
   'mdiWeatherSunset',
+  'mdiFingerprint',
+  'mdiTimerOutline',
+  'mdiDotsGrid',
 ];
 
 const name = (key) => key.replace(/^mdi(.)/, (_, first) => first.toLowerCase()) + 'Icon';

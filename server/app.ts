@@ -3,12 +3,15 @@ import express, { type Express } from 'express';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
+import { climateRoutes, type ClimateOptions } from './climate';
 
 export interface AppOptions {
   /** Folder of the exported web app. */
   distDir: string;
   /** Tell the app to open the demo studio when it is empty. */
   demo: boolean;
+  /** The stand-in for the logger on the studio wall. */
+  climate?: ClimateOptions;
 }
 
 const YEAR_S = 31_536_000;
@@ -19,7 +22,7 @@ const HASHED = /[.-][0-9a-f]{20,}\.\w+$/;
  * The server as a value, without a port, so that tests can run it. Serves the exported app compressed,
  * with every route falling back to its page, under headers that allow nothing but its own origin.
  */
-export function createApp({ distDir, demo }: AppOptions): Express {
+export function createApp({ distDir, demo, climate }: AppOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use(
@@ -46,7 +49,13 @@ export function createApp({ distDir, demo }: AppOptions): Express {
       referrerPolicy: { policy: 'no-referrer' },
     }),
   );
-  app.use(compression());
+  // A stream is sent as it comes; compressing it would hold readings back.
+  app.use(
+    compression({
+      filter: (request, response) =>
+        !request.path.endsWith('/stream') && compression.filter(request, response),
+    }),
+  );
   app.get('/healthz', (_request, response) => {
     response
       .set('Cache-Control', 'no-store')
@@ -55,6 +64,7 @@ export function createApp({ distDir, demo }: AppOptions): Express {
   app.get('/api/studio', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ demo });
   });
+  app.use('/api/climate', climateRoutes(climate));
   // Browsers ask for this name whatever the page says.
   app.get('/favicon.ico', (_request, response) => response.redirect(301, '/favicon.svg'));
   app.use('/api', (_request, response) => {

@@ -34,8 +34,14 @@ const NOISE_RH = 0.8;
 const DROPOUT_ONE_IN = 40;
 const DROPOUT_HOURS = 6;
 
-const draw = (seed: number, n: number): number =>
-  uniformFloat64(xoroshiro128plus((seed * 1_000_003 + n) | 0));
+/** A number of its own for every n: neighbours are scrambled first, since close seeds begin alike. */
+function draw(seed: number, n: number): number {
+  let mixed = Math.imul(seed | 0, 0x9e3779b1) ^ Math.imul(n | 0, 0x85ebca6b);
+  mixed = Math.imul(mixed ^ (mixed >>> 15), 0xc2b2ae35);
+  const random = xoroshiro128plus(mixed ^ (mixed >>> 13));
+  uniformFloat64(random);
+  return uniformFloat64(random);
+}
 /** Roughly normal: the sum of three uniforms, spread 1. */
 const bell = (seed: number, n: number): number =>
   2 * (draw(seed, 3 * n) + draw(seed + 1, 3 * n + 1) + draw(seed + 2, 3 * n + 2) - 1.5);

@@ -9,3 +9,6 @@ export const coatAddress = (id: string, coatId: string) =>
   `/paintings/${part(id)}/coats/${part(coatId)}` as const;
 export const cabinetPaintAddress = (id: string) => `/cabinet/paints/${part(id)}` as const;
 export const cabinetMediumAddress = (id: string) => `/cabinet/mediums/${part(id)}` as const;
+export const touchAddress = (id: string, passageId: string) =>
+  `/touch?painting=${part(id)}&passage=${part(passageId)}` as const;
+export const sessionAddress = (id: string) => `/log/${part(id)}` as const;

@@ -1,10 +1,14 @@
 import { putMediums, putPaints } from '@/core/cabinet/edit';
 import type { Cabinet } from '@/core/cabinet/schema';
+import { takeHours, type ClimateHour } from '@/core/climate/readings';
 import type { ExportFile, Studio } from '@/core/formats';
 import type { Making, Painting } from '@/core/painting';
+import type { Session } from '@/core/session/schema';
 import { making } from './clock';
 import { cabinetArrived, cabinetChanged, cabinetTakenBack } from './cabinet';
+import { monthsChanged } from './climate';
 import { painterChanged, paintingArrived, paintingTakenBack } from './paintings';
+import { sessionArrived, sessionChanged, sessionTakenBack } from './sessions';
 import type { Dispatch, State } from './store';
 import { settingsChanged } from './studio';
 import { changeDropped } from './undo';
@@ -33,12 +37,45 @@ export const changeCabinet =
     if (after !== before) dispatch(cabinetChanged({ what, before, after }));
   };
 
+/** Change a session that is there; `change` may throw a CoreError, and then nothing has changed. */
+export const changeSession =
+  (id: string, what: string, change: (session: Session, making: Making) => Session): Thunk =>
+  (dispatch, getState) => {
+    const before = getState().sessions.entities[id];
+    if (!before) return;
+    const after = change(before, making());
+    if (after !== before) dispatch(sessionChanged({ what, before, after }));
+  };
+
+export const addSession =
+  (session: Session): Thunk =>
+  (dispatch) => {
+    dispatch(sessionChanged({ what: 'Began a session', before: null, after: session }));
+  };
+
+export const removeSession =
+  (id: string): Thunk =>
+  (dispatch, getState) => {
+    const before = getState().sessions.entities[id];
+    if (before) dispatch(sessionChanged({ what: 'Deleted a session', before, after: null }));
+  };
+
+/** Readings taken in, hour by hour. */
+export const takeInHours =
+  (hours: ClimateHour[]): Thunk<number> =>
+  (dispatch, getState) => {
+    const months = takeHours(getState().climate, hours);
+    if (months.length > 0) dispatch(monthsChanged(months));
+    return hours.length;
+  };
+
 /** The last change is taken back. */
 export const undone = (): Thunk => (dispatch, getState) => {
   const change = getState().undo.changes.at(-1);
   if (!change) return;
   dispatch(changeDropped());
   if (change.of === 'painting') dispatch(paintingTakenBack(change));
+  else if (change.of === 'session') dispatch(sessionTakenBack(change));
   else dispatch(cabinetTakenBack(change));
 };
 
@@ -66,11 +103,26 @@ export const openDemo =
     file.paintings.forEach((painting) => dispatch(paintingArrived(painting)));
     if (file.studio) dispatch(settingsChanged(settingsOf(file.studio)));
     if (file.cabinet) dispatch(cabinetArrived(file.cabinet));
+    file.sessions.forEach((session) => dispatch(sessionArrived(session)));
+    dispatch(takeInHours(file.climate.flatMap((month) => month.hours)));
   };
 
-const settingsOf = ({ units, climate, latitudeDeg, paintingOrder }: Studio) => ({
+const settingsOf = ({
   units,
   climate,
+  dayNight,
+  followReadings,
+  loggerOn,
+  forgotten,
+  latitudeDeg,
+  paintingOrder,
+}: Studio) => ({
+  units,
+  climate,
+  dayNight,
+  followReadings,
+  loggerOn,
+  forgotten,
   latitudeDeg,
   paintingOrder,
 });
@@ -104,6 +156,13 @@ export const takeIn =
           putMediums(putPaints(here, cabinet.paints), cabinet.mediums),
         ),
       );
+    for (const session of file.sessions) {
+      const before = getState().sessions.entities[session.id] ?? null;
+      // A session that went on here is not set back by an older file.
+      if (before && before.revision >= session.revision) continue;
+      dispatch(sessionChanged({ what: 'Imported a session', before, after: session }));
+    }
+    dispatch(takeInHours(file.climate.flatMap((month) => month.hours)));
     return file.paintings.length;
   };
 

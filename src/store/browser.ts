@@ -2,20 +2,21 @@ import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import { z } from 'zod';
 import type { Surroundings } from './keeper';
 
-const NAME = 'tawny-hour';
+export const STORAGE_NAME = 'tawny-hour';
 const announcementSchema = z.object({ keys: z.array(z.string()) });
 
 /** The browser as the keeper sees it: IndexedDB through AsyncStorage, other tabs, a lock among them. */
 export function browserSurroundings(): Surroundings & {
   onArrival(listener: (keys: string[]) => void): void;
 } {
-  const storage = createAsyncStorage(NAME);
-  const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(NAME);
+  const storage = createAsyncStorage(STORAGE_NAME);
+  const channel =
+    typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(STORAGE_NAME);
   return {
     storage,
     announce: (keys) => channel?.postMessage({ keys }),
     alone: <T>(task: () => Promise<T>): Promise<T> =>
-      'locks' in navigator ? (navigator.locks.request(NAME, task) as Promise<T>) : task(),
+      'locks' in navigator ? (navigator.locks.request(STORAGE_NAME, task) as Promise<T>) : task(),
     later: (task, ms) => void setTimeout(task, ms),
     onArrival(listener) {
       channel?.addEventListener('message', (event) => {

@@ -1,5 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
+import { followedAir, HOUR_MS, type AirRecord, type FollowedAir } from '@/core/climate';
+import type { Climate } from '@/core/drying';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import {
   assessPainting,
@@ -7,6 +9,7 @@ import {
   type Painting,
   type PaintingAssessment,
 } from '@/core/painting';
+import type { SolveRequest } from '@/workers/protocol';
 import { nowMs } from './clock';
 import { paintingSelectors } from './paintings';
 import type { Dispatch, State } from './store';
@@ -26,9 +29,62 @@ export function useNow(): number {
   return now;
 }
 
+/** Readings older than this say nothing of what dries now. */
+const FOLLOWED_DAYS = 400;
+const HOURS_PER_DAY = 24;
+
+/** The air of the studio over time, as plain data; null where it is always the same. */
+export function useAirRecord(): AirRecord | null {
+  const { climate, dayNight, followReadings } = useStoreSelector((state) => state.studio);
+  const months = useStoreSelector((state) => state.climate);
+  return useMemo(() => {
+    const all = followReadings ? Object.values(months).flatMap((month) => month?.hours ?? []) : [];
+    if (all.length === 0 && !dayNight) return null;
+    const hours = all.sort((a, b) => a[0] - b[0]);
+    const from = (hours.at(-1)?.[0] ?? 0) - FOLLOWED_DAYS * HOURS_PER_DAY;
+    return {
+      climate,
+      dayNight,
+      hours: hours.filter((h) => h[0] >= from),
+      utcOffsetHours: -new Date(nowMs()).getTimezoneOffset() / 60,
+    };
+  }, [climate, dayNight, followReadings, months]);
+}
+
+export function useAir(): FollowedAir | null {
+  const record = useAirRecord();
+  return useMemo(() => record && followedAir(STUDIO_HANDBOOK.constants, record), [record]);
+}
+
+/** The air at a moment: the last hours' where it is followed, else what is stated. */
+export function climateAt(stated: Climate, air: FollowedAir | null, ms: number): Climate {
+  if (!air) return stated;
+  const { temperatureC, relativeHumidityPct } = air.timeline.at(Math.floor(ms / HOUR_MS));
+  return { ...stated, temperatureC, relativeHumidityPct };
+}
+
+/** What a worker needs to see the same air and the same learning. */
+export function useSolverAir(now: number): Pick<SolveRequest, 'climate' | 'air' | 'learned'> {
+  const { climate } = useAssessOptions(now);
+  const air = useAirRecord();
+  const learned = useStoreSelector((state) => state.learned.learned);
+  return useMemo(() => ({ climate, air, learned }), [climate, air, learned]);
+}
+
 export const useAssessOptions = (now: number): AssessOptions => {
-  const climate = useStoreSelector((state) => state.studio.climate);
-  return useMemo(() => ({ handbook: STUDIO_HANDBOOK, climate, nowMs: now }), [climate, now]);
+  const stated = useStoreSelector((state) => state.studio.climate);
+  const learned = useStoreSelector((state) => state.learned.learned);
+  const air = useAir();
+  return useMemo(
+    () => ({
+      handbook: STUDIO_HANDBOOK,
+      climate: climateAt(stated, air, now),
+      ...(air ? { air } : {}),
+      learned,
+      nowMs: now,
+    }),
+    [stated, air, learned, now],
+  );
 };
 
 export const usePainting = (id: string): Painting | undefined =>

@@ -156,7 +156,7 @@ test('what a tab of a later edition wrote is named, and not written over', async
   const painting = newPainting();
   add(store, painting);
   await keeper.flush();
-  const later = JSON.stringify({ ...painting, schemaVersion: 3, revision: painting.revision + 1 });
+  const later = JSON.stringify({ ...painting, schemaVersion: 9, revision: painting.revision + 1 });
   data.set(`painting:${painting.id}`, later);
   await keeper.arrived([`painting:${painting.id}`]);
   expect(store.getState().saving).toMatchObject({ phase: 'failed' });

@@ -1,17 +1,29 @@
-import { readPainting, readStudio, type Studio } from '@/core/formats';
-import { mergePaintings, type Painting } from '@/core/painting';
+import { mergeMonths } from '@/core/climate/readings';
+import {
+  readClimateMonth,
+  readPainting,
+  readSession,
+  readStudio,
+  type Studio,
+} from '@/core/formats';
+import { mergePaintings } from '@/core/painting';
+import { mergeSessions } from '@/core/session/session';
+import { monthLeft, monthsChanged, monthsLoaded } from './climate';
+import { collectionKeeping } from './collection';
 import {
   CABINET_KEY,
+  CLIMATE_PREFIX,
   isDocumentKey,
   PAINTING_PREFIX,
-  paintingKey,
   readDocuments,
+  SESSION_PREFIX,
   STUDIO_KEY,
 } from './documents';
 import { cabinetKeeping } from './keep-cabinet';
 import { paintingArrived, paintingLeft, paintingsLoaded } from './paintings';
 import { loaded, loadFailed, writeBegan, writeFailed, writeHeld } from './saving';
 import type { Store } from './store';
+import { sessionArrived, sessionLeft, sessionsLoaded } from './sessions';
 import { studioArrived } from './studio';
 
 /** The part of AsyncStorage that is used. `setMany` is one transaction: all of it or nothing. */
@@ -45,14 +57,58 @@ export interface Keeper {
   arrived(keys: string[]): Promise<void>;
 }
 
+/** What is kept one document each: paintings, sessions, months of readings. */
+function collectionsOf(store: Store, around: Pick<Surroundings, 'storage'>) {
+  const state = () => store.getState();
+  const paintings = collectionKeeping(
+    {
+      prefix: PAINTING_PREFIX,
+      here: () => state().paintings.entities,
+      read: readPainting,
+      merge: (base, mine, theirs) => (base ? mergePaintings(base, mine, theirs) : mine),
+      arrived: (p) => store.dispatch(paintingArrived(p)),
+      left: (id) => store.dispatch(paintingLeft(id)),
+    },
+    around.storage,
+  );
+  const sessions = collectionKeeping(
+    {
+      prefix: SESSION_PREFIX,
+      here: () => state().sessions.entities,
+      read: readSession,
+      merge: (base, mine, theirs) => (base ? mergeSessions(base, mine, theirs) : mine),
+      arrived: (s) => store.dispatch(sessionArrived(s)),
+      left: (id) => store.dispatch(sessionLeft(id)),
+    },
+    around.storage,
+  );
+  const months = collectionKeeping(
+    {
+      prefix: CLIMATE_PREFIX,
+      here: () => state().climate,
+      read: readClimateMonth,
+      merge: (_base, mine, theirs) => mergeMonths(mine, theirs),
+      arrived: (m) => store.dispatch(monthsChanged([m])),
+      left: (id) => store.dispatch(monthLeft(id)),
+    },
+    around.storage,
+  );
+  return { paintings, sessions, months };
+}
+
 /**
  * Keeps the store in storage: one document per painting, one for the studio and one for the cabinet, each with its version.
  * A write that fails stays in memory, is shown, and is tried again. Two tabs that wrote one painting
  * are merged against the version both began from.
  */
 export function createKeeper(store: Store, around: Surroundings): Keeper {
-  /** What storage holds as far as this tab knows; by reference, so a look tells what is not written. */
-  const kept = new Map<string, Painting>();
+  const state = () => store.getState();
+  const { paintings, sessions, months } = collectionsOf(store, around);
+  const collections = [
+    { prefix: PAINTING_PREFIX, keeping: paintings },
+    { prefix: SESSION_PREFIX, keeping: sessions },
+    { prefix: CLIMATE_PREFIX, keeping: months },
+  ];
   let keptStudio: Studio | null = null;
   const cabinet = cabinetKeeping(store, around);
   let started = false;
@@ -60,54 +116,33 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
   let retryPending = false;
   let queue: Promise<void> = Promise.resolve();
 
-  const paintings = (): Painting[] => Object.values(store.getState().paintings.entities);
-  const studio = (): Studio => store.getState().studio;
-  const changedPaintings = () => paintings().filter((p) => kept.get(p.id) !== p);
-  const removedIds = () =>
-    [...kept.keys()].filter((id) => !store.getState().paintings.entities[id]);
+  const studio = (): Studio => state().studio;
   const dirty = () =>
-    changedPaintings().length > 0 ||
-    removedIds().length > 0 ||
+    collections.some(({ keeping }) => keeping.dirty()) ||
     keptStudio !== studio() ||
     cabinet.dirty();
 
-  /**
-   * The newest of a painting: merged with what another tab has written since. Reads the store only after
-   * the wait for storage, so that a change made meanwhile is not lost. Null when it is gone.
-   */
-  async function reconcile(id: string): Promise<Painting | null> {
-    const raw = await around.storage.getItem(paintingKey(id));
-    const mine = store.getState().paintings.entities[id];
-    const base = kept.get(id);
-    if (!mine || raw === null || !base) return mine ?? null;
-    const theirs = readPainting(JSON.parse(raw));
-    if (theirs.revision === base.revision) return mine;
-    const merged = mergePaintings(base, mine, theirs);
-    store.dispatch(paintingArrived(merged));
-    return merged;
-  }
-
   async function write(): Promise<void> {
     const entries: Record<string, string> = {};
-    const written: Painting[] = [];
-    for (const { id } of changedPaintings()) {
-      const merged = await reconcile(id);
-      if (!merged) continue;
-      entries[paintingKey(merged.id)] = JSON.stringify(merged);
-      written.push(merged);
+    const removed: string[] = [];
+    const writes = [];
+    for (const { keeping } of collections) {
+      if (!keeping.dirty()) continue;
+      const part = await keeping.toWrite();
+      Object.assign(entries, part.entries);
+      removed.push(...part.removedKeys);
+      writes.push(part);
     }
     const studioNow = studio();
     if (keptStudio !== studioNow) entries[STUDIO_KEY] = JSON.stringify(studioNow);
     const cabinetNow = await cabinet.toWrite();
     Object.assign(entries, cabinetNow?.entries);
-    const removed = removedIds();
     if (Object.keys(entries).length > 0) await around.storage.setMany(entries);
-    if (removed.length > 0) await around.storage.removeMany(removed.map(paintingKey));
-    written.forEach((p) => kept.set(p.id, p));
-    removed.forEach((id) => kept.delete(id));
+    if (removed.length > 0) await around.storage.removeMany(removed);
+    writes.forEach((part) => part.held());
     keptStudio = studioNow;
     if (cabinetNow) cabinet.written(cabinetNow.cabinet);
-    around.announce([...Object.keys(entries), ...removed.map(paintingKey)]);
+    around.announce([...Object.keys(entries), ...removed]);
   }
 
   function failed(error: unknown): void {
@@ -144,11 +179,15 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
   async function load(): Promise<void> {
     const keys = (await around.storage.getAllKeys()).filter(isDocumentKey);
     const found = readDocuments(await around.storage.getMany(keys));
-    found.paintings.forEach((p) => kept.set(p.id, p));
+    paintings.loaded(found.paintings);
+    sessions.loaded(found.sessions);
+    months.loaded(found.months);
     if (found.studio) store.dispatch(studioArrived(found.studio));
     keptStudio = studio();
     cabinet.loaded(found.cabinet);
     store.dispatch(paintingsLoaded(found.paintings));
+    store.dispatch(sessionsLoaded(found.sessions));
+    store.dispatch(monthsLoaded(found.months));
     store.dispatch(loaded(found.unreadable));
   }
 
@@ -158,7 +197,7 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
         const raw = await around.storage.getItem(key);
         if (key === STUDIO_KEY) takeInStudio(raw);
         else if (key === CABINET_KEY) cabinet.arrived(raw);
-        else if (key.startsWith(PAINTING_PREFIX)) takeIn(key.slice(PAINTING_PREFIX.length), raw);
+        else collections.find((c) => key.startsWith(c.prefix))?.keeping.takeIn(key, raw);
       }
     } catch (error) {
       // A tab of a later edition may write what this one cannot read: said, and left alone.
@@ -173,22 +212,6 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
     store.dispatch(studioArrived(keptStudio));
   }
 
-  function takeIn(id: string, raw: string | null): void {
-    const mine = store.getState().paintings.entities[id];
-    const untouched = kept.get(id) === mine;
-    if (raw === null) {
-      if (!untouched) return;
-      kept.delete(id);
-      store.dispatch(paintingLeft(id));
-      return;
-    }
-    // A painting that is changed here as well is merged when it is written.
-    if (!untouched) return;
-    const theirs = readPainting(JSON.parse(raw));
-    kept.set(id, theirs);
-    store.dispatch(paintingArrived(theirs));
-  }
-
   /** Only a change of what is kept begins a write: the notes about writing must not, or a failure would feed itself. */
   function watchChanges(): void {
     let seen = store.getState();
@@ -196,6 +219,8 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
       const now = store.getState();
       const changed =
         now.paintings.entities !== seen.paintings.entities ||
+        now.sessions.entities !== seen.sessions.entities ||
+        now.climate !== seen.climate ||
         now.studio !== seen.studio ||
         now.cabinet !== seen.cabinet;
       seen = now;

@@ -1,7 +1,11 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { cabinetReducer } from './cabinet';
+import { climateReducer } from './climate';
+import { learnedReducer } from './learned';
+import { loggerReducer } from './logger';
 import { paintingsReducer } from './paintings';
 import { savingReducer } from './saving';
+import { sessionsReducer } from './sessions';
 import { studioReducer } from './studio';
 import { undoReducer } from './undo';
 
@@ -10,6 +14,10 @@ export const createStore = () =>
     reducer: {
       paintings: paintingsReducer,
       cabinet: cabinetReducer,
+      sessions: sessionsReducer,
+      climate: climateReducer,
+      learned: learnedReducer,
+      logger: loggerReducer,
       studio: studioReducer,
       saving: savingReducer,
       undo: undoReducer,

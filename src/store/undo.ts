@@ -1,9 +1,13 @@
 import { createSlice } from '@reduxjs/toolkit';
 import { cabinetChanged, type CabinetChange } from './cabinet';
 import { painterChanged, type PaintingChange } from './paintings';
+import { sessionChanged, type SessionChange } from './sessions';
 
 /** What can be taken back, newest last: it lives while the page is open. */
-export type Change = ({ of: 'painting' } & PaintingChange) | ({ of: 'cabinet' } & CabinetChange);
+export type Change =
+  | ({ of: 'painting' } & PaintingChange)
+  | ({ of: 'cabinet' } & CabinetChange)
+  | ({ of: 'session' } & SessionChange);
 
 const UNDO_DEPTH = 50;
 
@@ -20,6 +24,9 @@ const slice = createSlice({
       [...changes, change].slice(-UNDO_DEPTH);
     builder.addCase(painterChanged, (state, { payload }) => {
       state.changes = remember(state.changes as Change[], { of: 'painting', ...payload });
+    });
+    builder.addCase(sessionChanged, (state, { payload }) => {
+      state.changes = remember(state.changes as Change[], { of: 'session', ...payload });
     });
     builder.addCase(cabinetChanged, (state, { payload }) => {
       state.changes = remember(state.changes as Change[], { of: 'cabinet', ...payload });

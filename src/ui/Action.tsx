@@ -38,7 +38,9 @@ export function Action({
       onPress={onPress}
       disabled={disabled}
       type={look.type}
-      titleStyle={{ color: disabled ? colour.ink2 : look.text }}
+      titleStyle={{ color: look.text }}
+      disabledTitleStyle={{ color: colour.ink2 }}
+      disabledStyle={kind === 'primary' ? { backgroundColor: colour.well } : {}}
       buttonStyle={{
         borderColor: look.border,
         borderWidth: kind === 'plain' || kind === 'danger' ? 1.5 : 0,

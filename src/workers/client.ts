@@ -1,9 +1,12 @@
 import { wrap } from 'comlink';
+import type { Learning } from '@/core/learn/learn';
 import type { Repair, WishAnswer } from '@/core/repair';
 import {
+  learningSchema,
   repairsSchema,
   unpack,
   wishAnswersSchema,
+  type LearnRequest,
   type Reply,
   type SolveRequest,
   type WishRequest,
@@ -13,12 +16,14 @@ import { SOLVER } from './solver';
 interface Remote {
   repairs(request: SolveRequest): Promise<Reply>;
   wishes(request: WishRequest): Promise<Reply>;
+  learn(request: LearnRequest): Promise<Reply>;
 }
 
 /** The same jobs in this thread: where there are no workers, and where one cannot be started. */
 const HERE: Remote = {
   repairs: (request) => Promise.resolve(SOLVER.repairs(request)),
   wishes: (request) => Promise.resolve(SOLVER.wishes(request)),
+  learn: (request) => Promise.resolve(SOLVER.learn(request)),
 };
 
 function started(): Remote {
@@ -34,6 +39,7 @@ function started(): Remote {
   return {
     repairs: (request) => or((r) => r.repairs(request)),
     wishes: (request) => or((r) => r.wishes(request)),
+    learn: (request) => or((r) => r.learn(request)),
   };
 }
 
@@ -46,3 +52,7 @@ export const solveRepairs = async (request: SolveRequest): Promise<Repair[]> =>
 
 export const solveWishes = async (request: WishRequest): Promise<WishAnswer[]> =>
   unpack(wishAnswersSchema, await remote().wishes(request));
+
+/** Learn from touch tests away from the screen. */
+export const solveLearning = async (request: LearnRequest): Promise<Learning> =>
+  unpack(learningSchema, await remote().learn(request));

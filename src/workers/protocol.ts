@@ -1,7 +1,10 @@
 import { z } from 'zod';
 import { INGREDIENT_KEYS } from '@/data/ingredients';
 import { CoreError } from '@/core/errors';
+import { airRecordSchema } from '@/core/climate';
 import { climateSchema } from '@/core/drying';
+import { filmEvidenceSchema, learnedSchema } from '@/core/learn';
+import type { Learning } from '@/core/learn/learn';
 import { coatSchema, paintingSchema } from '@/core/painting';
 import type { Repair, WishAnswer } from '@/core/repair';
 import { SCHOOL_KEYS } from '@/core/schools';
@@ -12,6 +15,9 @@ export const solveRequestSchema = z.object({
   coatId: z.string(),
   school: z.enum(SCHOOL_KEYS),
   climate: climateSchema,
+  /** The air over time, where it changes; and what touch tests have taught. */
+  air: airRecordSchema.nullable(),
+  learned: learnedSchema.nullable(),
   nowMs: z.number(),
 });
 export type SolveRequest = z.infer<typeof solveRequestSchema>;
@@ -66,6 +72,21 @@ export const wishAnswersSchema: z.ZodType<WishAnswer[]> = z.array(
     satisfies: schools,
   }),
 );
+
+export const learnRequestSchema = z.object({ evidence: z.array(filmEvidenceSchema) });
+export type LearnRequest = z.infer<typeof learnRequestSchema>;
+
+export const learningSchema: z.ZodType<Learning> = z.object({
+  learned: learnedSchema,
+  conflicts: z.array(
+    z.object({
+      testId: z.string(),
+      filmId: z.string(),
+      stage: z.enum(['touch', 'through']),
+      misread: z.number(),
+    }),
+  ),
+});
 
 /** A thrown error loses its class on the way; so it travels as data. */
 export type Reply = { ok: true; value: unknown } | { ok: false; code: string; message: string };

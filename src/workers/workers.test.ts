@@ -16,6 +16,8 @@ const request = {
   coatId: 'c1',
   school: 'total-oil' as const,
   climate: REFERENCE_CLIMATE,
+  air: null,
+  learned: null,
   nowMs: NOW_MS,
 };
 

@@ -1,27 +1,29 @@
 import type { Constants } from '@/data/constants';
-import { type Climate, type StudioAir } from '../drying';
+import { z } from 'zod';
+import { climateSchema, type StudioAir } from '../drying';
 import { kelvin } from '../drying/rate';
 import {
   constantDay,
   dayNightDay,
+  dayNightSchema,
   learnDay,
   meanBandSdC,
-  type DayNight,
   type LearnedDay,
 } from './day';
-import { HOUR_MS, type ClimateHour } from './readings';
+import { HOUR_MS, hourSchema } from './readings';
 import { timelineOf, type Timeline } from './timeline';
 
 /** Everything the studio knows of its air; plain data, so that a worker can be given it. */
-export interface AirRecord {
+export const airRecordSchema = z.object({
   /** What the painter says of it; light and air hold for the readings too. */
-  climate: Climate;
-  dayNight: DayNight | null;
+  climate: climateSchema,
+  dayNight: dayNightSchema.nullable(),
   /** Readings by the hour, in order; empty where none are followed. */
-  hours: ClimateHour[];
+  hours: z.array(hourSchema),
   /** Local time minus UTC, hours; for the day/night pattern. */
-  utcOffsetHours: number;
-}
+  utcOffsetHours: z.number(),
+});
+export type AirRecord = z.infer<typeof airRecordSchema>;
 
 /** The air with what can be drawn and said of it. */
 export interface FollowedAir extends StudioAir {

@@ -1,4 +1,4 @@
-export { followedAir, type AirRecord, type FollowedAir } from './air';
+export { airRecordSchema, followedAir, type AirRecord, type FollowedAir } from './air';
 export {
   bandSdC,
   dayNightSchema,

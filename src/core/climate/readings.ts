@@ -23,7 +23,7 @@ export const readingSchema = z.object({
 });
 
 /** One hour of readings: hour since the epoch, mean temperature (C), mean humidity (%), how many readings. */
-const hourSchema = z.tuple([
+export const hourSchema = z.tuple([
   z.number().int().nonnegative(),
   within(READING_LIMITS.temperatureC),
   within(READING_LIMITS.relativeHumidityPct),

@@ -4,6 +4,8 @@ import { issuesOf } from '../issues';
 import { CABINET_SCHEMA_VERSION, cabinetSchema, type Cabinet } from '../cabinet/schema';
 import { PAINTING_SCHEMA_VERSION, paintingSchema, type Painting } from '../painting/schema';
 import { migrate, type MigrationSteps } from './migrate';
+import { CLIMATE_MONTH_VERSION, climateMonthSchema, type ClimateMonth } from '../climate/readings';
+import { SESSION_SCHEMA_VERSION, sessionSchema, type Session } from '../session/schema';
 import { STUDIO_SCHEMA_VERSION, studioSchema, type Studio } from './studio';
 
 /**
@@ -15,12 +17,24 @@ export const PAINTING_STEPS: MigrationSteps = {
   1: (painting) => painting,
   2: (painting) => painting,
 };
-export const STUDIO_STEPS: MigrationSteps = {};
+/** Version 2 follows the air over time. */
+export const STUDIO_STEPS: MigrationSteps = {
+  1: (studio) => ({
+    ...studio,
+    dayNight: null,
+    followReadings: true,
+    loggerOn: false,
+    forgotten: [],
+  }),
+};
 const CABINET_STEPS: MigrationSteps = {};
 /** The first edition had no cabinet. */
-const EXPORT_STEPS: MigrationSteps = { 1: (file) => ({ ...file, cabinet: null }) };
+const EXPORT_STEPS: MigrationSteps = {
+  1: (file) => ({ ...file, cabinet: null }),
+  2: (file) => ({ ...file, sessions: [], climate: [], photos: [] }),
+};
 
-export const EXPORT_SCHEMA_VERSION = 2;
+export const EXPORT_SCHEMA_VERSION = 3;
 export const EXPORT_FORMAT = 'tawny-hour';
 
 /** The first thing wrong, as "field: sentence". */
@@ -55,6 +69,12 @@ export const readStudio = (raw: unknown): Studio =>
     'The studio',
   );
 
+export const readSession = (raw: unknown): Session =>
+  parse(sessionSchema, migrate(raw, SESSION_SCHEMA_VERSION, {}, 'The session'), 'The session');
+
+export const readClimateMonth = (raw: unknown): ClimateMonth =>
+  parse(climateMonthSchema, migrate(raw, CLIMATE_MONTH_VERSION, {}, 'The climate'), 'The climate');
+
 export const readCabinet = (raw: unknown): Cabinet =>
   parse(
     cabinetSchema,
@@ -71,7 +91,18 @@ export interface ExportFile {
   studio: Studio | null;
   cabinet: Cabinet | null;
   paintings: Painting[];
+  /** The log of the studio, its readings, and its photos as JPEG in base 64. */
+  sessions: Session[];
+  climate: ClimateMonth[];
+  photos: KeptPhoto[];
 }
+
+/** A photo without anything but its picture. */
+const keptPhotoSchema = z.object({
+  id: z.string().min(1).max(80),
+  jpeg: z.base64({ error: 'A photo must be a JPEG in base 64.' }),
+});
+export type KeptPhoto = z.infer<typeof keptPhotoSchema>;
 
 const envelopeSchema = z.object({
   format: z.literal(EXPORT_FORMAT, { error: 'This file was not written by Tawny Hour.' }),
@@ -83,6 +114,9 @@ const envelopeSchema = z.object({
   studio: z.unknown(),
   cabinet: z.unknown(),
   paintings: z.array(z.unknown()).max(2000),
+  sessions: z.array(z.unknown()).max(50_000),
+  climate: z.array(z.unknown()).max(2400),
+  photos: z.array(keptPhotoSchema).max(20_000),
 });
 
 export const exportFile = (
@@ -91,6 +125,7 @@ export const exportFile = (
   studio: Studio | null,
   exportedAt: string,
   cabinet: Cabinet | null = null,
+  log: Partial<Pick<ExportFile, 'sessions' | 'climate' | 'photos'>> = {},
 ): ExportFile => ({
   format: EXPORT_FORMAT,
   schemaVersion: EXPORT_SCHEMA_VERSION,
@@ -99,9 +134,12 @@ export const exportFile = (
   studio,
   cabinet,
   paintings,
+  sessions: log.sessions ?? [],
+  climate: log.climate ?? [],
+  photos: log.photos ?? [],
 });
 
-const within = (prefix: string, read: () => Painting): Painting => {
+const within = <T>(prefix: string, read: () => T): T => {
   try {
     return read();
   } catch (error) {
@@ -147,6 +185,8 @@ export function readExport(text: string): ExportFile {
   return {
     ...envelope,
     paintings,
+    sessions: envelope.sessions.map((s, i) => within(`sessions.${i}`, () => readSession(s))),
+    climate: envelope.climate.map((c, i) => within(`climate.${i}`, () => readClimateMonth(c))),
     studio:
       envelope.studio === null || envelope.studio === undefined
         ? null

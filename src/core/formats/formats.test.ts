@@ -27,7 +27,7 @@ test.each<[string, string, RegExp]>([
   [
     'a later edition',
     text({ schemaVersion: 9 }),
-    /^document-too-new.*version 9; this edition reads up to 2/,
+    /^document-too-new.*version 9; this edition reads up to 3/,
   ],
   ['no version', text({ schemaVersion: undefined }), /no schemaVersion/],
   ['a list', '[]', /^document-unreadable/],

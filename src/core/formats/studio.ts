@@ -1,14 +1,24 @@
 import { z } from 'zod';
+import { forgottenSchema } from '../learn/forget';
+import { dayNightSchema } from '../climate/day';
 import { climateSchema, REFERENCE_CLIMATE } from '../drying';
 
 /** The studio: what holds for all paintings. One document; paintings have one each. */
-export const STUDIO_SCHEMA_VERSION = 1;
+export const STUDIO_SCHEMA_VERSION = 2;
 
 export const studioSchema = z.object({
   schemaVersion: z.literal(STUDIO_SCHEMA_VERSION),
   revision: z.number().int().min(0),
   units: z.enum(['cm', 'inch']),
   climate: climateSchema,
+  /** Another climate by night; null when it is always the same. */
+  dayNight: dayNightSchema.nullable(),
+  /** Whether the readings that are kept are followed, or only what is stated here. */
+  followReadings: z.boolean(),
+  /** Take readings from the logger of this server. */
+  loggerOn: z.boolean(),
+  /** Paints and mediums whose past tests teach no more. */
+  forgotten: z.array(forgottenSchema).max(500),
   /** Where the studio is, for the hours of daylight; degrees north. */
   latitudeDeg: z
     .number({ error: 'Latitude must be a number of degrees.' })
@@ -24,6 +34,10 @@ export const NEW_STUDIO: Studio = {
   revision: 0,
   units: 'cm',
   climate: REFERENCE_CLIMATE,
+  dayNight: null,
+  followReadings: true,
+  loggerOn: false,
+  forgotten: [],
   latitudeDeg: 50,
   paintingOrder: [],
 };

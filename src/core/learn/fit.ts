@@ -1,4 +1,4 @@
-import { CholeskyDecomposition, Matrix } from 'ml-matrix';
+import { choleskyFactor, choleskyInverse, choleskySolve, logDeterminant } from './cholesky';
 import { COAT_SD_GRID, LEARNING as L } from '@/data/learning';
 import { filmLogLikelihood, STUDIO_NOISE, type Noise } from './likelihood';
 import type { Problem, Site } from './problem';
@@ -7,7 +7,8 @@ import type { Problem, Site } from './problem';
 export interface Fit {
   coatSd: number;
   mean: Float64Array;
-  covariance: Matrix;
+  /** Row by row. */
+  covariance: Float64Array;
   /** Logarithm of the evidence, prior of the spread included. */
   weight: number;
 }
@@ -28,13 +29,13 @@ const FLATTEST = 1e-6;
 const MOST_STEPS = 60;
 const MOST_HALVINGS = 25;
 /** A gain of log posterior that is nothing beside the 1/2 that one standard deviation costs. */
-const SMALL_GAIN = 1e-3;
+const SMALL_GAIN = 3e-3;
 
 interface Curved {
   value: number;
   gradient: Float64Array;
   /** Z' diag(w) Z + the prior's precision, with w kept above nothing so that every step climbs. */
-  precision: Matrix;
+  precision: Float64Array;
 }
 
 /**
@@ -62,24 +63,17 @@ function curvature(
       const i = factor[a]!;
       const wz = w * loading[a]!;
       gradient[i]! += loading[a]! * score;
-      for (let b = 0; b <= a; b++) {
-        const j = factor[b]!;
-        lower[i > j ? i * n + j : j * n + i]! += wz * loading[b]!;
-      }
+      const row = i * n;
+      for (let b = 0; b <= a; b++) lower[row + factor[b]!]! += wz * loading[b]!;
     }
   }
-  const precision = Matrix.zeros(n, n);
   for (let i = 0; i < n; i++) {
     const own = priorSd[i]! ** -2;
     value -= 0.5 * own * theta[i]! ** 2;
     gradient[i]! -= own * theta[i]!;
-    for (let j = 0; j < i; j++) {
-      precision.set(i, j, lower[i * n + j]!);
-      precision.set(j, i, lower[i * n + j]!);
-    }
-    precision.set(i, i, lower[i * n + i]! + own);
+    lower[i * n + i]! += own;
   }
-  return { value, gradient, precision };
+  return { value, gradient, precision: lower };
 }
 
 /**
@@ -95,9 +89,9 @@ export function climb(
 ): Curved {
   let here = curvature(problem, theta, coatSd, noise);
   for (let step = 0; step < MOST_STEPS; step++) {
-    const direction = new CholeskyDecomposition(here.precision)
-      .solve(Matrix.columnVector(here.gradient))
-      .getColumn(0);
+    const factor = choleskyFactor(here.precision, theta.length);
+    if (!factor) return here;
+    const direction = choleskySolve(factor, theta.length, here.gradient);
     let by = 1;
     let next: Curved | null = null;
     for (let halving = 0; halving < MOST_HALVINGS; halving++) {
@@ -118,13 +112,6 @@ export function climb(
   return here;
 }
 
-function logDeterminant(cholesky: CholeskyDecomposition): number {
-  const lower = cholesky.lowerTriangularMatrix;
-  let sum = 0;
-  for (let k = 0; k < lower.rows; k++) sum += 2 * Math.log(lower.get(k, k));
-  return sum;
-}
-
 function finish(
   problem: Problem,
   mean: Float64Array,
@@ -133,16 +120,15 @@ function finish(
   here: Curved,
 ): Fit {
   const { precision } = curvature(problem, mean, coatSd, noise, -Infinity);
-  const exact = new CholeskyDecomposition(precision);
-  const cholesky = exact.isPositiveDefinite() ? exact : new CholeskyDecomposition(here.precision);
   const n = mean.length;
+  const factor = choleskyFactor(precision, n) ?? choleskyFactor(here.precision, n)!;
   const priorLogs = problem.priorSd.reduce((s, sd) => s + Math.log(sd), 0);
   const spread = Math.log(coatSd / L.coatSd) / L.coatSdSpread;
   return {
     coatSd,
     mean: Float64Array.from(mean),
-    covariance: cholesky.solve(Matrix.eye(n)),
-    weight: here.value - 0.5 * logDeterminant(cholesky) - priorLogs - 0.5 * spread ** 2,
+    covariance: choleskyInverse(factor, n),
+    weight: here.value - 0.5 * logDeterminant(factor, n) - priorLogs - 0.5 * spread ** 2,
   };
 }
 

@@ -1,4 +1,3 @@
-import { Matrix } from 'ml-matrix';
 import { COAT_SD_GRID, LEARNING as L } from '@/data/learning';
 import { TOLD } from '../drying';
 import type { FilmEvidence } from './evidence';
@@ -10,7 +9,8 @@ import { problemOf, type Problem, type Site } from './problem';
 /** The posterior over all spreads of a coat, put together. */
 interface Combined {
   mean: Float64Array;
-  covariance: Matrix;
+  /** Row by row. */
+  covariance: Float64Array;
   coatVariance: number;
 }
 
@@ -20,10 +20,14 @@ function combine(problem: Problem): Combined {
   const n = problem.factors.length;
   const mean = new Float64Array(n);
   fits.forEach((fit, i) => fit.mean.forEach((t, k) => (mean[k]! += chances[i]! * t)));
-  const covariance = Matrix.zeros(n, n);
-  fits.forEach((fit, i) => {
-    const off = Matrix.columnVector(Array.from(fit.mean, (t, k) => t - mean[k]!));
-    covariance.add(Matrix.mul(Matrix.add(fit.covariance, off.mmul(off.transpose())), chances[i]!));
+  const covariance = new Float64Array(n * n);
+  fits.forEach((fit, f) => {
+    for (let i = 0; i < n; i++) {
+      const off = fit.mean[i]! - mean[i]!;
+      for (let j = 0; j < n; j++)
+        covariance[i * n + j]! +=
+          chances[f]! * (fit.covariance[i * n + j]! + off * (fit.mean[j]! - mean[j]!));
+    }
   });
   return {
     mean,
@@ -51,7 +55,7 @@ function cavityOf(site: Site, { mean, covariance, coatVariance }: Combined): Cav
   for (let a = 0; a < factor.length; a++) {
     eta += loading[a]! * mean[factor[a]!]!;
     for (let b = 0; b < factor.length; b++)
-      variance += loading[a]! * loading[b]! * covariance.get(factor[a]!, factor[b]!);
+      variance += loading[a]! * loading[b]! * covariance[factor[a]! * mean.length + factor[b]!]!;
   }
   const coatSd = Math.sqrt(coatVariance);
   const sd = siteSd(site, coatSd);
@@ -189,7 +193,14 @@ export function learn(evidence: FilmEvidence[]): Learning {
       tests,
       factors: problem.factors,
       mean: Array.from(combined.mean),
-      covariance: combined.covariance.to2DArray(),
+      covariance: problem.factors.map((_, i) =>
+        Array.from(
+          combined.covariance.subarray(
+            i * problem.factors.length,
+            (i + 1) * problem.factors.length,
+          ),
+        ),
+      ),
       coatVariance: combined.coatVariance,
       coatVariancePrior: PRIOR_COAT_VARIANCE,
       widen,

@@ -12,7 +12,7 @@ export interface Site {
   tests: IntervalTest[];
   /** Which of the film's tests each is. */
   testIds: string[];
-  /** Factors by index, and their loadings. */
+  /** Factors by index, rising, and their loadings. */
   factor: Int32Array;
   loading: Float64Array;
   /** Logarithm of the dose of the tables. */
@@ -87,13 +87,16 @@ export function problemOf(evidence: FilmEvidence[], coatVariance: number): Probl
   ): void => {
     if (tests.length === 0) return;
     const extra = leftOver(tables.sigma ** 2, priorVariance(features), coat);
-    const all = Object.entries({ ...features, ...wander }).filter(([, v]) => v !== 0);
+    const all = Object.entries({ ...features, ...wander })
+      .filter(([, v]) => v !== 0)
+      .map(([key, value]): [number, number] => [indexOf(key), value])
+      .sort(([a], [b]) => a - b);
     sites.push({
       film,
       stage,
       tests: tests.map((t) => t.interval),
       testIds: tests.map((t) => t.id),
-      factor: Int32Array.from(all, ([key]) => indexOf(key)),
+      factor: Int32Array.from(all, ([index]) => index),
       loading: Float64Array.from(all, ([, value]) => value),
       tables: Math.log(tables.median),
       extra,

@@ -16,7 +16,7 @@ import {
   thicknessOf,
   type Constituents,
 } from '../film';
-import { featuresOf, learnedTimes } from '../learn';
+import { featuresOf, learnedTimes, type Features } from '../learn';
 import type { Context } from './context';
 import type { Layer } from './layer';
 import { coverOf, GROUND_COVER, pairOf } from './pair';
@@ -78,6 +78,19 @@ function timesOf(
   return learnedTimes(context.learned, features, times, evidenceId, fromMs);
 }
 
+function featuresFor(
+  { handbook, air, climate, varying }: Context,
+  asLaid: Constituents,
+  under: Below,
+  fromMs: number,
+  times: DryingTimes,
+  clock: DryingClock | null,
+): Features {
+  const toMs = clock?.timeOf(times.touch.median) ?? fromMs;
+  const until = varying ? air.meanBetween(fromMs, toMs) : climate;
+  return featuresOf(handbook.constants, asLaid, thicknessOf(asLaid), under, until);
+}
+
 /** A film in its place: figures, state, windows, and the verdict of every school on it. Rules speak later. */
 export function layerOf(
   context: Context,
@@ -119,6 +132,7 @@ export function layerOf(
           addedOilRatio: context.compositionOf(asLaid).addedOilRatio,
         };
   const thicknessUm = thicknessOf(own);
+  let features: Features | null = null;
   let windows: DryingWindows | typeof NO_WINDOWS | null = null;
   const layer: Layer = {
     film,
@@ -143,6 +157,10 @@ export function layerOf(
     },
     state: clock ? dryState(handbook.constants, times, clock.doseAt(nowMs)) : 'planned',
     clock,
+    get features() {
+      features ??= featuresFor(context, asLaid, under, film.laidAtMs ?? nowMs, times, clock);
+      return features;
+    },
     evidenceId,
     coveredAtMs,
     findings: [],

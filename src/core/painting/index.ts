@@ -57,6 +57,8 @@ export {
   type PaintingEvent,
   type Passage,
   type ReducedEvent,
+  type TouchedEvent,
+  type Bother,
   type Spot,
   type Support,
 } from './schema';

@@ -8,7 +8,7 @@ import type {
 } from '../drying';
 import type { Composition, Constituents } from '../film';
 import type { Handbook } from '../handbook';
-import type { Learned } from '../learn';
+import type { Features, Learned } from '../learn';
 import { measureOf, type JudgedFilm, type SchoolKey, type SchoolVerdict } from '../schools';
 import type { Finding, RuleSite } from '../rules';
 import type { Cover } from './pair';
@@ -49,6 +49,8 @@ export interface Layer {
   windows: DryingWindows | null;
   /** Its dose over time, as it lies; null while planned. */
   clock: DryingClock | null;
+  /** What it shares with other films that dry alike. Asked for only where a test is. */
+  features: Features;
   /** What the learning calls it. */
   evidenceId: string;
   state: DryState | 'planned';

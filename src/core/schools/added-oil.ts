@@ -27,6 +27,7 @@ export const addedOil: School = {
     'Each coat has more oil, varnish or alkyd put to its paint than the coat below; what is in the tube does not count.',
   measureName: 'added oil per paint',
   format: (value) => value.toFixed(2),
+  recoat: 'recoat',
   source:
     "teaching handbooks: Mayer, The Artist's Handbook; Doerner, The Materials of the Artist; from memory",
   measure: (film) => film.composition.addedOilRatio,

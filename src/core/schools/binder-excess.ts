@@ -12,6 +12,7 @@ export const binderExcess: School = {
     'Each film has at least as much binder beyond what its pigments need as the film below.',
   measureName: 'binder beyond need',
   format: (value) => `${Math.round(value * 100)} %`,
+  recoat: 'recoat',
   source: 'coatings science: reduced PVC, Bierwagen & Hay, Prog. Org. Coat. 3 (1975); from memory',
   measure: (film) => 1 - reduced(film),
   judge(pair, constants, handbook) {

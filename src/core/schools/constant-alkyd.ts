@@ -11,6 +11,7 @@ export const constantAlkyd: School = {
     'Every coat has the same share of alkyd medium, a quarter at most, on a touch-dry coat; alkyd never goes on plain oil that is not dry through.',
   measureName: 'alkyd medium, share',
   format: percent,
+  recoat: 'touch-dry',
   source: 'common practice with fast alkyd mediums, no source',
   measure: (film) => film.composition.alkydMediumShare,
   judge(pair: KnownPair, constants, handbook) {

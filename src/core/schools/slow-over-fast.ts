@@ -6,6 +6,7 @@ export const slowOverFast: School = {
   statement: 'No coat dries much faster than the coat it lies on, unless that one is dry through.',
   measureName: 'touch-dry, days at 50 µm',
   format: (value) => `${value.toFixed(1)} d`,
+  recoat: 'through-dry',
   source:
     'drying-rate reading, used with lead white and umber underpaintings; thresholds judgement; from memory',
   measure: (film) => film.times.intrinsicTouchDays,

@@ -7,6 +7,7 @@ export const thickOverThin: School = {
     'No coat is much thinner than the one below, unless that one is dry through; a thin fat glaze on touch-dry paint is let off.',
   measureName: 'thickness, µm',
   format: (value) => `${Math.round(value)} µm`,
+  recoat: 'through-dry',
   source: 'teaching rule "thin before thick"; thresholds judgement; from memory',
   measure: (film) => film.thicknessUm,
   judge({ lower, upper, lowerThroughDry, lowerTouchDry }, constants, handbook) {

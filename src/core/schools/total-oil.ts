@@ -11,6 +11,7 @@ export const totalOil: School = {
     'Each dry film holds at least as much oil and resin by volume as the film below, the oil of the tubes included.',
   measureName: 'fatness, % oil',
   format: percent,
+  recoat: 'recoat',
   source: 'strict material reading of "fat"; thresholds are judgement; from memory',
   measure: (film) => film.composition.fatness,
   judge(pair, constants, handbook) {

@@ -1,6 +1,6 @@
 import type { MaterialKey } from '@/data/materials';
 import type { Constants } from '@/data/constants';
-import type { DryingTimes } from '../drying';
+import type { DryingTimes, RecoatRule } from '../drying';
 import type { Composition } from '../film';
 import type { Handbook } from '../handbook';
 
@@ -87,6 +87,8 @@ export interface School {
   /** How a figure of it reads. */
   format(value: number): string;
   source: string;
+  /** What the next coat waits for, whatever coat it is. */
+  recoat: RecoatRule;
   /** Larger is always fatter (slower, thicker). Null where the school has no figure. */
   measure(film: KnownFilm): number | null;
   judge(

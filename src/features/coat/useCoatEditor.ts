@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { acrylicRate, dryingRate, quantileOf, type LogNormal } from '@/core/drying';
+import { constantAir, DAY_MS, quantileOf, type DryingClock, type LogNormal } from '@/core/drying';
 import {
   addCoat,
   assessPainting,
@@ -78,9 +78,15 @@ function withDraft(
     : changeCoat(painting, coat, true, making);
 }
 
-/** Doses as days of this studio. */
-function daysOf(dose: LogNormal, rate: number): [number, number] | null {
-  return rate === 0 ? null : [dose.median / rate, quantileOf(dose, DEADLINE_QUANTILE) / rate];
+/** Doses as days from now in this studio. */
+function daysOf(dose: LogNormal, clock: DryingClock, nowMs: number): [number, number] | null {
+  const at = (p: number): number | null => {
+    const ms = clock.timeOf(quantileOf(dose, p));
+    return ms === null ? null : (ms - nowMs) / DAY_MS;
+  };
+  const half = at(0.5);
+  const sure = at(DEADLINE_QUANTILE);
+  return half === null || sure === null ? null : [half, sure];
 }
 
 function liveOf(
@@ -120,18 +126,15 @@ function liveOf(
   );
   const layer = passages[0]?.layer ?? null;
   if (!layer) return NOTHING;
-  const { constants } = options.handbook;
-  const rate =
-    layer.times.kind === 'acrylic'
-      ? acrylicRate(constants, options.climate)
-      : dryingRate(constants, options.climate);
+  const air = options.air ?? constantAir(options.handbook.constants, options.climate);
+  const clock = air.clock(layer.times.kind, options.nowMs, null);
   return {
     layer,
     passages,
     stack: passages[0]!.stack,
     findings: mergedFindings(passages.map((p) => p.layer.findings)),
-    touchDays: daysOf(layer.times.touch, rate),
-    throughDays: daysOf(layer.times.through, rate),
+    touchDays: daysOf(layer.times.touch, clock, options.nowMs),
+    throughDays: daysOf(layer.times.through, clock, options.nowMs),
   };
 }
 

@@ -1,5 +1,6 @@
-import { lazy, Suspense, useEffect, type ComponentType } from 'react';
+import { lazy, Suspense, useEffect, useState, type ComponentType } from 'react';
 import { View } from 'react-native';
+import { useStoreSelector } from '@/store/hooks';
 import { Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 
@@ -8,11 +9,14 @@ type Screens = typeof import('./screens');
 const load = (): Promise<Screens> => import('./screens');
 
 /** A screen of the desk, loaded with all the others when the first of them is opened. */
-function onDesk<P extends object>(pick: (screens: Screens) => ComponentType<P>): ComponentType<P> {
+function onDesk<P extends object>(
+  pick: (screens: Screens) => ComponentType<P>,
+  quiet = false,
+): ComponentType<P> {
   const Screen = lazy(async () => ({ default: pick(await load()) }));
   return function DeskScreen(props: P) {
     return (
-      <Suspense fallback={<Opening />}>
+      <Suspense fallback={quiet ? null : <Opening />}>
         <Screen {...props} />
       </Suspense>
     );
@@ -30,16 +34,32 @@ function Opening() {
 /** How long Today is left in peace before the desk is fetched behind it. */
 const FETCH_AFTER_MS = 1500;
 
-/** Fetches the desk while the painter looks at Today, so that the first tap does not wait for it. */
+const Background = onDesk<object>((d) => d.Background, true);
+
+/**
+ * Fetches the desk while the painter looks at Today, so that the first tap does not wait for it; at once where
+ * there are touch tests to learn from or a logger to listen to. What goes on in the background comes with it.
+ */
 export function FetchDesk() {
+  const [fetched, setFetched] = useState(false);
+  const urgent = useStoreSelector(
+    (state) =>
+      state.studio.loggerOn ||
+      Object.values(state.paintings.entities).some((p) =>
+        p.events.some((e) => e.kind === 'touched'),
+      ),
+  );
   useEffect(() => {
     const timer = setTimeout(() => {
       // Offline or gone: the tap itself tries again.
-      load().catch(() => undefined);
+      load().then(
+        () => setFetched(true),
+        () => undefined,
+      );
     }, FETCH_AFTER_MS);
     return () => clearTimeout(timer);
   }, []);
-  return null;
+  return fetched || urgent ? <Background /> : null;
 }
 
 export const AboutPaintingScreen = onDesk((d) => d.AboutPaintingScreen);
@@ -54,3 +74,12 @@ export const PaintingScreen = onDesk((d) => d.PaintingScreen);
 export const PaintingsScreen = onDesk((d) => d.PaintingsScreen);
 export const SectionScreen = onDesk((d) => d.SectionScreen);
 export const SettingsScreen = onDesk((d) => d.SettingsScreen);
+export const ClimateScreen = onDesk((d) => d.ClimateScreen);
+export const HoursAtHand = onDesk((d) => d.HoursAtHand, true);
+export const WorthATouch = onDesk((d) => d.WorthATouch, true);
+export const LearnedScreen = onDesk((d) => d.LearnedScreen);
+export const LogScreen = onDesk((d) => d.LogScreen);
+export const SessionPageScreen = onDesk((d) => d.SessionPageScreen);
+export const SessionScreen = onDesk((d) => d.SessionScreen);
+export const StudioScreen = onDesk((d) => d.StudioScreen);
+export const TouchScreen = onDesk((d) => d.TouchScreen);

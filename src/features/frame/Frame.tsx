@@ -4,7 +4,7 @@ import { Pressable, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { Icon } from '@/ui/Icon';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space, TARGET, WIDE_FROM } from '@/ui/tokens';
-import { PLACES, type Place } from './places';
+import { FOOT_PLACES, RAIL_PLACES, type Place } from './places';
 import { SavingBar } from './SavingBar';
 import { UndoBar } from './UndoBar';
 
@@ -30,7 +30,7 @@ function Rail() {
       <Heading level={2} size="large" style={styles.name}>
         Tawny Hour
       </Heading>
-      {PLACES.map((place) => (
+      {RAIL_PLACES.map((place) => (
         <PlaceLink key={place.href} place={place} rail />
       ))}
     </View>
@@ -40,7 +40,7 @@ function Rail() {
 function Foot() {
   return (
     <View role="navigation" aria-label="Places" style={styles.foot}>
-      {PLACES.map((place) => (
+      {FOOT_PLACES.map((place) => (
         <PlaceLink key={place.href} place={place} rail={false} />
       ))}
     </View>

@@ -1,43 +1,67 @@
 import {
   bottleTonicOutlineIcon,
   cogOutlineIcon,
+  dotsGridIcon,
+  fingerprintIcon,
   imageFrameIcon,
   paletteOutlineIcon,
+  timerOutlineIcon,
   weatherSunsetIcon,
 } from '@/ui/icons';
 
 export interface Place {
   name: string;
-  href: '/' | '/paintings' | '/bench' | '/cabinet' | '/settings';
+  href:
+    | '/'
+    | '/paintings'
+    | '/touch'
+    | '/bench'
+    | '/cabinet'
+    | '/settings'
+    | '/session'
+    | '/climate'
+    | '/studio';
   icon: string;
   owns(path: string): boolean;
 }
 
-/** The places of the studio that exist. */
-export const PLACES: Place[] = [
-  { name: 'Today', href: '/', icon: weatherSunsetIcon, owns: (path) => path === '/' },
-  {
-    name: 'Paintings',
-    href: '/paintings',
-    icon: imageFrameIcon,
-    owns: (path) => path.startsWith('/paintings'),
-  },
-  {
-    name: 'Bench',
-    href: '/bench',
-    icon: bottleTonicOutlineIcon,
-    owns: (path) => path.startsWith('/bench'),
-  },
-  {
-    name: 'Cabinet',
-    href: '/cabinet',
-    icon: paletteOutlineIcon,
-    owns: (path) => path.startsWith('/cabinet'),
-  },
-  {
-    name: 'Settings',
-    href: '/settings',
-    icon: cogOutlineIcon,
-    owns: (path) => path.startsWith('/settings'),
-  },
+const place = (name: string, href: Place['href'], icon: string, also: string[] = []): Place => ({
+  name,
+  href,
+  icon,
+  owns: (path) =>
+    href === '/' ? path === '/' : [href, ...also].some((start) => path.startsWith(start)),
+});
+
+const TODAY = place('Today', '/', weatherSunsetIcon);
+const PAINTINGS = place('Paintings', '/paintings', imageFrameIcon);
+const TOUCH = place('Touch', '/touch', fingerprintIcon);
+const BENCH = place('Bench', '/bench', bottleTonicOutlineIcon);
+
+/** At the foot of a phone: what is reached with the paint still wet. The rest is in the studio. */
+export const FOOT_PLACES: Place[] = [
+  TODAY,
+  PAINTINGS,
+  TOUCH,
+  BENCH,
+  place('Studio', '/studio', dotsGridIcon, [
+    '/session',
+    '/log',
+    '/climate',
+    '/learned',
+    '/cabinet',
+    '/settings',
+  ]),
+];
+
+/** On the rail of a desk there is room for all. */
+export const RAIL_PLACES: Place[] = [
+  TODAY,
+  PAINTINGS,
+  TOUCH,
+  place('Session', '/session', timerOutlineIcon, ['/log']),
+  BENCH,
+  place('Cabinet', '/cabinet', paletteOutlineIcon),
+  place('Studio', '/studio', dotsGridIcon, ['/climate', '/learned']),
+  place('Settings', '/settings', cogOutlineIcon),
 ];

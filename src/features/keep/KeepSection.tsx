@@ -2,9 +2,11 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { CoreError } from '@/core/errors';
 import { exportFile, readExport, type ExportFile } from '@/core/formats';
+import { useSessions } from '@/features/session/useSession';
 import { conflictsOf, takeIn, type OnConflict } from '@/store/actions';
 import { nowIso } from '@/store/clock';
 import { usePaintings, useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import { keepPhotos, photosOf } from '@/store/photos';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
@@ -18,7 +20,23 @@ export function KeepSection() {
   const studio = useStoreSelector((state) => state.studio);
   const cabinet = useStoreSelector((state) => state.cabinet);
   const flow = useImport();
-  const exportAll = () => saveExport(exportFile('studio', paintings, studio, nowIso(), cabinet));
+  const sessions = useSessions();
+  const months = useStoreSelector((state) => state.climate);
+  const [failure, setFailure] = useState<string | null>(null);
+  const exportAll = () => {
+    setFailure(null);
+    photosOf(sessions.flatMap((s) => s.photos.map((p) => p.id))).then(
+      (photos) =>
+        saveExport(
+          exportFile('studio', paintings, studio, nowIso(), cabinet, {
+            sessions,
+            climate: Object.values(months).filter((m) => m !== undefined),
+            photos,
+          }),
+        ),
+      (error: Error) => setFailure(`The photos cannot be read: ${error.message}`),
+    );
+  };
   return (
     <View style={{ gap: space.m }}>
       <Heading>Keep it</Heading>
@@ -27,6 +45,7 @@ export function KeepSection() {
       </Text>
       <Action title="Export the studio" onPress={exportAll} disabled={paintings.length === 0} />
       <Action title="Import a file" onPress={flow.choose} />
+      {failure ? <Notice tone="refusal">{failure}</Notice> : null}
       {flow.refusal ? (
         <Notice tone="refusal">{`Nothing was changed. ${flow.refusal}`}</Notice>
       ) : null}
@@ -48,8 +67,14 @@ function useImport() {
   const [done, setDone] = useState<string | null>(null);
   const [asking, setAsking] = useState<Asking | null>(null);
   const finish = (file: ExportFile, how: OnConflict) => {
-    const count = dispatch(takeIn(file, how));
-    setDone(count === 1 ? 'One painting came in.' : `${count} paintings came in.`);
+    // The pictures first: a log should never name one that was not kept.
+    keepPhotos(file.photos).then(
+      () => {
+        const count = dispatch(takeIn(file, how));
+        setDone(count === 1 ? 'One painting came in.' : `${count} paintings came in.`);
+      },
+      (error: Error) => setRefusal(`The photos of the file cannot be kept: ${error.message}`),
+    );
   };
   const take = (text: string) => {
     try {

@@ -15,6 +15,8 @@ import { BackButton } from '@/ui/Screen';
 import { GoTo } from '@/ui/GoTo';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space, TARGET, WIDE_FROM } from '@/ui/tokens';
+import { AfterBreak } from './AfterBreak';
+import { Bothers } from './Bothers';
 import { CoatList } from './CoatList';
 import { RuleOverview } from './RuleOverview';
 import { SchoolChoice } from './SchoolChoice';
@@ -33,10 +35,12 @@ export function PaintingScreen({ id }: { id: string }) {
         <Head assessment={assessment} />
         <Columns assessment={assessment} now={now} height={330} />
         <View style={styles.pad}>
+          <AfterBreak assessment={assessment} nowMs={now} />
           <Summary assessment={assessment} />
           <RuleOverview assessment={assessment} />
           <SchoolChoice painting={assessment.painting} />
           <CoatList painting={assessment.painting} />
+          <Bothers painting={assessment.painting} />
         </View>
       </ScrollView>
     );
@@ -48,10 +52,12 @@ export function PaintingScreen({ id }: { id: string }) {
         <Columns assessment={assessment} now={now} height={460} />
       </ScrollView>
       <ScrollView style={styles.panel} contentContainerStyle={{ padding: space.xxl }}>
+        <AfterBreak assessment={assessment} nowMs={now} />
         <Summary assessment={assessment} />
         <RuleOverview assessment={assessment} />
         <SchoolChoice painting={assessment.painting} />
         <CoatList painting={assessment.painting} />
+        <Bothers painting={assessment.painting} />
       </ScrollView>
     </View>
   );

@@ -19,7 +19,8 @@ const LEFT = { all: 'all of it left', half: 'half left', trace: 'a trace left' }
 function words(event: PaintingEvent): string {
   if (event.kind === 'reduced')
     return `${HOW[event.how]}, ${LEFT[event.left]}${event.spotName ? `, ${event.spotName}` : ''}`;
-  if (event.kind === 'touched') return `Touched: ${event.finding}${event.setAside ? ', set aside' : ''}`;
+  if (event.kind === 'touched')
+    return `Touched: ${event.finding}${event.setAside ? ', set aside' : ''}`;
   const spot = event.spot ? `, ${event.spot.name} ${Math.round(event.spot.share * 100)} %` : '';
   return `Laid ${event.name.toLowerCase()}${event.intoWet ? ', into the wet' : ''}${spot}`;
 }

@@ -173,7 +173,7 @@ function Laid({ view, chosen }: { view: SectionView; chosen: LayerView }) {
   );
   return (
     <View style={{ gap: space.m }}>
-      <StageWindows layer={layer} nowMs={view.nowMs} />
+      <StageWindows layer={layer} school={view.painting.school} nowMs={view.nowMs} />
       {layer.film.paintedOut ? <Notice>Painted out: the next coat has to hide it.</Notice> : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
         {top && layer.film.coatIds.length > 0 ? (

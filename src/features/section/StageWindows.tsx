@@ -1,22 +1,42 @@
 import { View } from 'react-native';
-import type { Stage } from '@/core/drying';
+import { finishWindows, type FinishStage, type Stage } from '@/core/drying';
+import { STUDIO_HANDBOOK } from '@/core/handbook';
+import { SCHOOLS, type SchoolKey } from '@/core/schools';
 import type { Layer } from '@/core/painting';
 import { Text } from '@/ui/Text';
 import { DiamondKey } from '@/ui/time/WindowBar';
 import { shortTime } from '@/ui/time/words';
 import { colour, space } from '@/ui/tokens';
 
-const ROWS: { stage: Stage; name: string; safe: 'p10' | 'p90' }[] = [
+const ROWS: { stage: Stage | FinishStage; name: string; safe: 'p10' | 'p90' }[] = [
   { stage: 'openUntil', name: 'open until', safe: 'p10' },
   { stage: 'set', name: 'set', safe: 'p90' },
   { stage: 'touchDry', name: 'touch-dry', safe: 'p90' },
+  { stage: 'recoat', name: 'takes a coat, by the school', safe: 'p90' },
+  { stage: 'retouch', name: 'takes a retouch varnish', safe: 'p90' },
   { stage: 'throughDry', name: 'through-dry', safe: 'p90' },
+  { stage: 'varnishModern', name: 'final varnish, modern resin', safe: 'p90' },
+  { stage: 'varnishTraditional', name: 'final varnish, natural resin', safe: 'p90' },
 ];
 
 /** The stages of a laid film, each with its 50 % and 90 % mark. Never a bare date. */
-export function StageWindows({ layer, nowMs }: { layer: Layer; nowMs: number }) {
-  const { windows } = layer;
-  if (!windows) return null;
+export function StageWindows({
+  layer,
+  school,
+  nowMs,
+}: {
+  layer: Layer;
+  school: SchoolKey;
+  nowMs: number;
+}) {
+  if (!layer.windows || !layer.clock) return null;
+  const windows = {
+    ...layer.windows,
+    ...finishWindows(STUDIO_HANDBOOK.constants, layer.times, layer.clock, SCHOOLS[school].recoat),
+  };
+  // A drawing, a varnish or acrylic is not waited for like oil.
+  const rows =
+    layer.times.kind === 'oil' ? ROWS : ROWS.filter(({ stage }) => stage in layer.windows!);
   const told = (ms: number | null) =>
     ms === null ? 'never, at this climate' : shortTime(ms, nowMs);
   return (
@@ -28,7 +48,7 @@ export function StageWindows({ layer, nowMs }: { layer: Layer; nowMs: number }) 
         <MarkHead solid={false} />
         <MarkHead solid />
       </View>
-      {ROWS.map(({ stage, name, safe }) => (
+      {rows.map(({ stage, name, safe }) => (
         <View
           role="row"
           key={stage}

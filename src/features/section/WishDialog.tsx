@@ -5,7 +5,7 @@ import { wishSentence, type Wish, type WishAnswer } from '@/core/repair';
 import { SCHOOLS } from '@/core/schools';
 import { useSolved } from '@/features/useSolved';
 import { changePainting } from '@/store/actions';
-import { useAssessOptions, useStoreDispatch } from '@/store/hooks';
+import { useSolverAir, useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
@@ -36,10 +36,10 @@ interface Props {
 /** A wish in time leads back to oil, medium and thickness. */
 export function WishDialog({ painting, coatId, coatName, nowMs, onClose }: Props) {
   const dispatch = useStoreDispatch();
-  const options = useAssessOptions(nowMs);
   const [kind, setKind] = useState<Wish['kind']>('dry-by');
   const [hours, setHours] = useState('24');
   const [chance, setChance] = useState<ChanceKey>('0.9');
+  const around = useSolverAir(nowMs);
   const inHours = Number(hours);
   const valid = Number.isFinite(inHours) && inHours > 0;
   const atMs = nowMs + inHours * HOUR_MS;
@@ -51,12 +51,12 @@ export function WishDialog({ painting, coatId, coatName, nowMs, onClose }: Props
               painting,
               coatId,
               school: painting.school,
-              climate: options.climate,
+              ...around,
               nowMs,
               wish: { kind, atMs, layAtMs: nowMs, chance: CHANCES[chance] },
             })
         : null,
-    [painting, coatId, kind, atMs, nowMs, chance, options.climate, valid],
+    [painting, coatId, kind, atMs, nowMs, chance, around, valid],
   );
   const { value: answers, pending, failure } = useSolved(ask);
   const take = (answer: WishAnswer) => {

@@ -19,7 +19,7 @@ import {
 import { isBroken } from '@/features/film-view';
 import { useSolved, type Solved } from '@/features/useSolved';
 import { solveRepairs } from '@/workers/client';
-import { useAssessment, useAssessOptions, useNow, usePainting } from '@/store/hooks';
+import { useAssessment, useNow, usePainting, useSolverAir } from '@/store/hooks';
 
 /** Another school that sees the pair differently. */
 export interface Dissent {
@@ -129,7 +129,6 @@ export function useSectionView(id: string, passageId: string): SectionView | nul
   const nowMs = useNow();
   const painting = usePainting(id);
   const assessment = useAssessment(painting, nowMs);
-  const options = useAssessOptions(nowMs);
   const [spotName, chooseSpot] = useState<string | null>(null);
   const [chosenKey, choose] = useState<string | null>(null);
   const passage = assessment?.passages.find((p) => p.passage.id === passageId) ?? null;
@@ -143,15 +142,16 @@ export function useSectionView(id: string, passageId: string): SectionView | nul
       ? layer.film.coatIds.at(-1)
       : undefined;
   // Solved only for the one layer that is spoken of, and away from the screen: a repair is many assessments.
-  const { climate } = options;
+  const around = useSolverAir(nowMs);
   // Paint does not move in a few minutes, and an answer should stand still while it is read.
   const askedMs = Math.floor(nowMs / STEADY_MS) * STEADY_MS;
   const ask = useMemo(
     () =>
       painting && coatId
-        ? () => solveRepairs({ painting, coatId, school: painting.school, climate, nowMs: askedMs })
+        ? () =>
+            solveRepairs({ painting, coatId, school: painting.school, ...around, nowMs: askedMs })
         : null,
-    [painting, coatId, climate, askedMs],
+    [painting, coatId, around, askedMs],
   );
   const solved = useSolved(ask);
   if (!assessment || !painting || !passage || !stack) return null;

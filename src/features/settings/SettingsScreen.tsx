@@ -1,9 +1,6 @@
-import { useState } from 'react';
 import { View } from 'react-native';
-import { climateSchema, dryingRate, type Climate } from '@/core/drying';
 import { studioSchema } from '@/core/formats';
-import { STUDIO_HANDBOOK } from '@/core/handbook';
-import { AIR, AIR_KEYS, LIGHT, LIGHT_KEYS } from '@/data/climate';
+import { useNumberText } from '@/features/climate/useNumberText';
 import { KeepSection } from '@/features/keep/KeepSection';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
@@ -12,10 +9,10 @@ import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Stepper } from '@/ui/Stepper';
-import { Heading, Text } from '@/ui/Text';
+import { Heading } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 
-/** The studio: units, climate, keeping. */
+/** The studio: units, place, keeping. */
 export function SettingsScreen() {
   const dispatch = useStoreDispatch();
   const units = useStoreSelector((state) => state.studio.units);
@@ -35,7 +32,7 @@ export function SettingsScreen() {
             onChange={(key) => dispatch(settingsChanged({ units: key }))}
           />
         </View>
-        <ClimateSection />
+        <PlaceSection />
         <KeepSection />
         <SafetySection />
       </View>
@@ -43,77 +40,24 @@ export function SettingsScreen() {
   );
 }
 
-/** A number that is kept as typed until it is valid. */
-function useNumberText(stored: number, accept: (value: number) => string | null) {
-  const [draft, setDraft] = useState<string | null>(null);
-  const [error, setError] = useState<string | undefined>(undefined);
-  return {
-    text: draft ?? String(stored),
-    error,
-    onChangeText(text: string) {
-      const problem = text.trim() === '' ? 'Give a number.' : accept(Number(text));
-      setError(problem ?? undefined);
-      setDraft(problem === null && String(Number(text)) === text ? null : text);
-    },
-  };
-}
-
-function ClimateSection() {
+function PlaceSection() {
   const dispatch = useStoreDispatch();
-  const { climate, latitudeDeg } = useStoreSelector((state) => state.studio);
-  const set = (change: Partial<Climate>): string | null => {
-    const parsed = climateSchema.safeParse({ ...climate, ...change });
-    if (!parsed.success) return parsed.error.issues[0]!.message;
-    dispatch(settingsChanged({ climate: parsed.data }));
-    return null;
-  };
-  const temperature = useNumberText(climate.temperatureC, (temperatureC) => set({ temperatureC }));
-  const humidity = useNumberText(climate.relativeHumidityPct, (relativeHumidityPct) =>
-    set({ relativeHumidityPct }),
-  );
+  const latitudeDeg = useStoreSelector((state) => state.studio.latitudeDeg);
   const latitude = useNumberText(latitudeDeg, (value) => {
     const parsed = studioSchema.shape.latitudeDeg.safeParse(value);
     if (!parsed.success) return parsed.error.issues[0]!.message;
     dispatch(settingsChanged({ latitudeDeg: value }));
     return null;
   });
-  const rate = dryingRate(STUDIO_HANDBOOK.constants, climate);
   return (
-    <View style={{ gap: space.m }}>
-      <Heading>Climate of the studio</Heading>
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.xl }}>
-        <Stepper label="Temperature" unit="°C" step={0.5} min={-10} max={45} {...temperature} />
-        <Stepper label="Humidity" unit="%" step={5} min={0} max={100} {...humidity} />
-      </View>
-      <Choice
-        label="Light on the drying work"
-        options={LIGHT_KEYS.map((key) => ({ key, name: LIGHT[key].name }))}
-        value={climate.light}
-        onChange={(light) => set({ light })}
-      />
-      <Choice
-        label="Air around it"
-        options={AIR_KEYS.map((key) => ({ key, name: AIR[key].name }))}
-        value={climate.air}
-        onChange={(air) => set({ air })}
-      />
-      <Text>
-        {rate === 0
-          ? 'Here oil paint does not dry at all.'
-          : `Oil paint dries here at ${rate.toFixed(2)} times the rate of the tables (20 °C, 50 %, room daylight).`}
-      </Text>
-      {climate.light === 'sun' ? (
-        <Notice>Direct sun heats the film and can wrinkle it.</Notice>
-      ) : null}
-      <Stepper
-        label="Latitude, for the hours of daylight"
-        unit="°"
-        step={1}
-        min={-90}
-        max={90}
-        {...latitude}
-      />
-    </View>
+    <Stepper
+      label="Latitude, for the hours of daylight"
+      unit="°"
+      step={1}
+      min={-90}
+      max={90}
+      {...latitude}
+    />
   );
 }
 

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { clusterRows, type TodayGroup, type TodayRow } from '@/core/today';
+import { HoursAtHand, WorthATouch } from '@/features/desk';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { Heading, Text } from '@/ui/Text';
@@ -34,36 +35,40 @@ export function TodayScreen() {
     );
   }
   return (
-    <ScrollView onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
-      <View style={styles.head}>
-        <View style={{ flex: 1 }}>
-          <Heading level={1} size="title">
-            {longDay(view.nowMs)}
-          </Heading>
-          <Text tone="ink2" size="small">
-            <Text strong size="small">
-              {view.climateLine}
+    <View style={{ flex: 1 }}>
+      <ScrollView style={{ flex: 1 }} onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
+        <View style={styles.head}>
+          <View style={{ flex: 1 }}>
+            <Heading level={1} size="title">
+              {longDay(view.nowMs)}
+            </Heading>
+            <Text tone="ink2" size="small">
+              <Text strong size="small">
+                {view.climateLine}
+              </Text>
+              {`   ${view.rateLine}`}
             </Text>
-            {`   ${view.rateLine}`}
-          </Text>
+          </View>
         </View>
-      </View>
-      {width > 0 ? <LightBand width={width} nowMs={view.nowMs} {...view.daylight} /> : null}
-      <View style={[styles.content, wide && { maxWidth: 900 }]}>
-        <UnreadableNotices />
-        {GROUPS.map((group, i) => (
-          <Group
-            key={group.key}
-            name={group.name}
-            none={group.none}
-            rows={view.rows[group.key]}
-            nowMs={view.nowMs}
-            days={i === 0}
-            keyed={group.key === 'leave-alone'}
-          />
-        ))}
-      </View>
-    </ScrollView>
+        {width > 0 ? <LightBand width={width} nowMs={view.nowMs} {...view.daylight} /> : null}
+        <View style={[styles.content, wide && { maxWidth: 900 }]}>
+          <UnreadableNotices />
+          {GROUPS.map((group, i) => (
+            <Group
+              key={group.key}
+              name={group.name}
+              none={group.none}
+              rows={view.rows[group.key]}
+              nowMs={view.nowMs}
+              days={i === 0}
+              keyed={group.key === 'leave-alone'}
+            />
+          ))}
+          <WorthATouch rows={view.rows} nowMs={view.nowMs} />
+        </View>
+      </ScrollView>
+      <HoursAtHand rows={view.rows} />
+    </View>
   );
 }
 

@@ -4,7 +4,13 @@ import { getTimes } from 'suncalc';
 import { dryingRate } from '@/core/drying';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { today, type TodayGroup, type TodayRow } from '@/core/today';
-import { useAssessments, useNow, usePaintings, useStoreSelector } from '@/store/hooks';
+import {
+  useAssessments,
+  useAssessOptions,
+  useNow,
+  usePaintings,
+  useStoreSelector,
+} from '@/store/hooks';
 
 export interface Daylight {
   dayStartMs: number;
@@ -45,12 +51,13 @@ export function useToday(): TodayView {
   const nowMs = useNow();
   const paintings = usePaintings();
   const assessments = useAssessments(paintings, nowMs);
-  const { climate, latitudeDeg } = useStoreSelector((state) => state.studio);
+  const latitudeDeg = useStoreSelector((state) => state.studio.latitudeDeg);
+  const { climate } = useAssessOptions(nowMs);
   const rows = useMemo(() => today(assessments, nowMs), [assessments, nowMs]);
   return {
     nowMs,
     empty: paintings.length === 0,
-    climateLine: `${climate.temperatureC} °C  ${climate.relativeHumidityPct} %`,
+    climateLine: `${+climate.temperatureC.toFixed(1)} °C  ${Math.round(climate.relativeHumidityPct)} %`,
     rateLine: rateWords(dryingRate(STUDIO_HANDBOOK.constants, climate)),
     daylight: useMemo(() => daylightOf(nowMs, latitudeDeg), [nowMs, latitudeDeg]),
     rows,

@@ -14,6 +14,12 @@ export function shortTime(ms: number, nowMs: number): string {
     : format(ms, 'd MMM yyyy');
 }
 
+/** The hour as well while it is near: "16:50", "Thu 19 14:00"; farther off the day alone. */
+export const nearTime = (ms: number, nowMs: number): string => {
+  const days = differenceInCalendarDays(ms, nowMs);
+  return days !== 0 && Math.abs(days) <= 3 ? format(ms, 'EEE d HH:mm') : shortTime(ms, nowMs);
+};
+
 /** Two marks as one stretch: "Thu 19 to Sat 21", "16:50 to 18:10", "Thu 19" when they fall on one day. */
 export function stretch(fromMs: number, toMs: number, nowMs: number): string {
   const [from, to] = [fromMs, toMs].sort((a, b) => a - b) as [number, number];

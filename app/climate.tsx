@@ -1,0 +1,1 @@
+export { ClimateScreen as default } from '@/features/desk';

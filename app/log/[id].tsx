@@ -1,0 +1,7 @@
+import { SessionPageScreen } from '@/features/desk';
+import { useParam } from '@/features/params';
+
+export default function SessionPageRoute() {
+  const id = useParam('id') ?? '';
+  return <SessionPageScreen key={id} id={id} />;
+}

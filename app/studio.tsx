@@ -1,0 +1,1 @@
+export { StudioScreen as default } from '@/features/desk';

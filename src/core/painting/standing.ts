@@ -1,0 +1,92 @@
+import type { DryState } from '../drying';
+import { nextPlanned, topLaid, type Layer, type PaintingAssessment } from './layer';
+import { openBothers } from './notes-of';
+import type { Bother, Coat, LaidEvent, Passage } from './schema';
+
+/** How one passage stands after a break. */
+export interface PassageStanding {
+  passage: Passage;
+  top: Layer | null;
+  state: DryState | 'bare';
+  /** It was open when the painter last worked, and cannot be blended into any more. */
+  lostForBlending: boolean;
+  /** Matt patches are to be expected: the film is short of binder, or the ground drank. */
+  sunk: boolean;
+  next: Coat | null;
+}
+
+export interface Standing {
+  daysAway: number;
+  lastWorkedMs: number;
+  passages: PassageStanding[];
+  /** What was laid on the last day of work, newest first: the mixes to match. */
+  lastMixes: LaidEvent[];
+  bothers: Bother[];
+  /** Whether to oil out: dull patches likely, and everything there is touch-dry. */
+  oilOut: 'likely' | 'if-dull' | 'wait' | 'nothing-there';
+}
+
+const DAY_MS = 86_400_000;
+/** A painting untouched for so long is told of again when it is opened. */
+export const BREAK_DAYS = 7;
+/** Entries within a day of the last belong to the same sitting. */
+const SAME_SITTING_MS = DAY_MS;
+
+/**
+ * Where a painting stands when the painter comes back to it. Null when nothing was laid, or the break was short.
+ * @param sinking limits from the tables: reduced PVC, and the share of its oil that a ground drank
+ */
+export function standingOf(
+  { painting, passages }: PaintingAssessment,
+  nowMs: number,
+  sinking: { reducedPvc: number; loss: number },
+): Standing | null {
+  const done = painting.events.filter((e) => e.kind !== 'touched');
+  if (done.length === 0) return null;
+  const lastWorkedMs = Math.max(...done.map((e) => Date.parse(e.at)));
+  const daysAway = (nowMs - lastWorkedMs) / DAY_MS;
+  if (daysAway < BREAK_DAYS) return null;
+  const told = passages.map(({ passage, base }): PassageStanding => {
+    const top = topLaid(base);
+    const own = top && top.film.coatIds.length > 0 ? top : null;
+    const recent =
+      own !== null &&
+      own.film.laidAtMs !== null &&
+      lastWorkedMs - own.film.laidAtMs < SAME_SITTING_MS;
+    return {
+      passage,
+      top: own,
+      state: own && own.state !== 'planned' ? own.state : 'bare',
+      lostForBlending: recent && own.state !== 'open',
+      sunk:
+        own !== null &&
+        ((own.composition.reducedPvc ?? 0) > sinking.reducedPvc ||
+          own.film.lossFraction > sinking.loss),
+      next: painting.coats.find((c) => c.id === nextPlanned(base)?.film.coatIds[0]) ?? null,
+    };
+  });
+  const painted = told.filter((p) => p.top !== null);
+  const dry = painted.every((p) => p.state === 'touch-dry' || p.state === 'through-dry');
+  return {
+    daysAway,
+    lastWorkedMs,
+    passages: told,
+    lastMixes: done
+      .filter(
+        (e): e is LaidEvent =>
+          e.kind === 'laid' &&
+          e.recipe.mix.length > 0 &&
+          lastWorkedMs - Date.parse(e.at) < SAME_SITTING_MS,
+      )
+      .reverse(),
+    bothers: openBothers(painting),
+    oilOut:
+      painted.length === 0
+        ? 'nothing-there'
+        : !dry
+          ? 'wait'
+          : painted.some((p) => p.sunk)
+            ? 'likely'
+            : 'if-dull',
+  };
+}

@@ -1,0 +1,146 @@
+import { CLEANING_MINUTES, LEAST_WORK_MINUTES, WORK_PACE } from '@/data/pace';
+import { DAY_MS, quantileOf } from '../drying';
+import { PLANNING_QUANTILE } from '../painting/pair';
+import type { Coat, CoatRole } from '../painting/schema';
+import { passagesCm2 } from '../session/time';
+import { clusterRows, type TodayCluster, type TodayGroup, type TodayRow } from './today';
+
+export type Pace = Record<CoatRole, number>;
+
+/** Why a work stands in the suggestion. */
+export type SuggestReason = 'open-paint' | 'longest-wait' | 'same-medium' | 'fits';
+
+export interface SuggestedWork {
+  cluster: TodayCluster;
+  coat: Coat;
+  minutes: number;
+  /** Only a part of it fits; the rest is for another day. */
+  part: boolean;
+  reason: SuggestReason;
+  /** What is on the palette for it: the medium, by its make-up; empty without one. */
+  medium: string;
+}
+
+export interface Suggestion {
+  works: SuggestedWork[];
+  cleaningMinutes: number;
+  /** Minutes at hand that nothing fills. */
+  spareMinutes: number;
+  /** Times another medium has to be mixed. */
+  mediumChanges: number;
+}
+
+/** The usual pace by kind of coat, cm2 a minute. */
+export const USUAL_PACE = Object.fromEntries(
+  Object.entries(WORK_PACE).map(([role, { cm2PerMinute }]) => [role, cm2PerMinute]),
+) as Pace;
+
+const ROUND_TO = 5;
+const roundUp = (minutes: number): number => Math.ceil(minutes / ROUND_TO) * ROUND_TO;
+
+/** Mediums are the same on the palette when their parts are, whatever they are called. */
+const mediumKey = ({ recipe }: Coat): string =>
+  recipe.mediumShare === 0 ? '' : JSON.stringify(recipe.medium.map((p) => [p.ingredient, p.parts]));
+
+/** Days until the coat is dry enough for the next, at the planning chance: the longer, the sooner it should go on. */
+const waitDays = ({ next }: TodayRow): number =>
+  next ? quantileOf(next.times.touch, PLANNING_QUANTILE) : 0;
+
+interface Candidate extends Omit<SuggestedWork, 'reason' | 'part'> {
+  open: boolean;
+  closesMs: number;
+  wait: number;
+  splittable: boolean;
+}
+
+function candidatesOf(rows: Record<TodayGroup, TodayRow[]>, pace: Pace): Candidate[] {
+  const of = (group: TodayGroup): TodayCluster[] => clusterRows(rows[group]);
+  return [...of('still-open'), ...of('takes-a-coat')].flatMap((cluster): Candidate[] => {
+    const { row, passages } = cluster;
+    const coat = row.painting.coats.find((c) => c.id === row.next?.film.coatIds[0]);
+    const open = row.group === 'still-open';
+    // Paint that is open is only for what is meant to go into it.
+    if (!coat || (open && coat.onto !== 'wet')) return [];
+    const share = row.stack.site.share;
+    const cm2 =
+      passagesCm2(
+        row.painting,
+        passages.map((p) => p.id),
+      ) * share;
+    return [
+      {
+        cluster,
+        coat,
+        minutes: Math.max(LEAST_WORK_MINUTES, roundUp(cm2 / pace[coat.role])),
+        medium: mediumKey(coat),
+        open,
+        closesMs: row.readyAtMs ?? Infinity,
+        wait: waitDays(row),
+        splittable: WORK_PACE[coat.role].splittable,
+      },
+    ];
+  });
+}
+
+/** A wait this much longer than that of the others is begun first; below it the medium on the palette decides. */
+const LONG_WAIT_DAYS = 1;
+
+/** Open paint by the time it closes, then the longest waits, then whatever keeps the medium on the palette. */
+function ordered(candidates: Candidate[]): { candidate: Candidate; reason: SuggestReason }[] {
+  const open = candidates.filter((c) => c.open).sort((a, b) => a.closesMs - b.closesMs);
+  const rest = candidates.filter((c) => !c.open).sort((a, b) => b.wait - a.wait);
+  const out = open.map((candidate) => ({ candidate, reason: 'open-paint' as SuggestReason }));
+  while (rest.length > 0) {
+    const longest = rest[0]!;
+    const onPalette = out.at(-1)?.candidate.medium;
+    const same = rest.find(
+      (c) => c.medium === onPalette && longest.wait - c.wait <= LONG_WAIT_DAYS,
+    );
+    const chosen = same ?? longest;
+    const first = !out.some((o) => !o.candidate.open);
+    out.push({
+      candidate: chosen,
+      reason:
+        same && same !== longest
+          ? 'same-medium'
+          : first && rest.length > 1
+            ? 'longest-wait'
+            : 'fits',
+    });
+    rest.splice(rest.indexOf(chosen), 1);
+  }
+  return out;
+}
+
+/**
+ * What to do with the hours at hand: open paint first, then what has the longest wait, one medium on the palette
+ * where that costs no more than a day of waiting, and time left to clean. A work that does not fit is left out, or
+ * begun where it may be left half done. Greedy, and the same for the same input.
+ * @param minutesAtHand in all, cleaning included
+ */
+export function suggestSession(
+  rows: Record<TodayGroup, TodayRow[]>,
+  minutesAtHand: number,
+  pace: Pace = USUAL_PACE,
+): Suggestion {
+  let left = Math.max(0, minutesAtHand - CLEANING_MINUTES);
+  const works: SuggestedWork[] = [];
+  for (const { candidate, reason } of ordered(candidatesOf(rows, pace))) {
+    const { cluster, coat, medium, minutes, splittable } = candidate;
+    const whole = minutes <= left;
+    const part = !whole && splittable && left >= 2 * LEAST_WORK_MINUTES;
+    if (!whole && !part) continue;
+    const used = whole ? minutes : left;
+    works.push({ cluster, coat, medium, minutes: used, part, reason });
+    left -= used;
+  }
+  return {
+    works,
+    cleaningMinutes: CLEANING_MINUTES,
+    spareMinutes: left,
+    mediumChanges: works.filter((w, i) => i > 0 && w.medium !== works[i - 1]!.medium).length,
+  };
+}
+
+/** The latest day a coat may be laid so that it is dry enough for the next by a day; for "tone by Friday". */
+export const layBy = (row: TodayRow, wantedMs: number): number => wantedMs - waitDays(row) * DAY_MS;

@@ -1,0 +1,89 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { botherSchema, type Painting } from '@/core/painting/schema';
+import { gatesOf, noteBother, openBothers, passGate, settleBother } from '@/core/painting/notes-of';
+import { PhotoStrip } from '@/features/session/PhotoPart';
+import { timer, useSessions } from '@/features/session/useSession';
+import { minutesByPainting } from '@/core/session';
+import { changePainting } from '@/store/actions';
+import { useNow, useStoreDispatch } from '@/store/hooks';
+import { Action } from '@/ui/Action';
+import { Field } from '@/ui/Field';
+import { Heading, Text } from '@/ui/Text';
+import { Tick } from '@/ui/Tick';
+import { space } from '@/ui/tokens';
+
+/** What still bothers, the gates of the stages, hours and photos: what is kept beside the film. */
+export function Bothers({ painting }: { painting: Painting }) {
+  const dispatch = useStoreDispatch();
+  const nowMs = useNow();
+  const sessions = useSessions();
+  const photos = sessions.flatMap((s) => s.photos.filter((p) => p.paintingId === painting.id));
+  const minutes = minutesByPainting(sessions, nowMs)[painting.id] ?? 0;
+  const gates = gatesOf(painting);
+  return (
+    <View style={{ gap: space.s, marginTop: space.xl }}>
+      <Heading>What still bothers</Heading>
+      {openBothers(painting).map((b) => (
+        <Tick
+          key={b.id}
+          title={b.text}
+          checked={false}
+          onPress={() =>
+            dispatch(
+              changePainting(painting.id, 'Settled what bothered', (p, m) =>
+                settleBother(p, b.id, true, m),
+              ),
+            )
+          }
+        />
+      ))}
+      <AddBother painting={painting} />
+      {gates.length > 0 ? <Heading>Before a stage closes</Heading> : null}
+      {gates.map((gate) => (
+        <Tick
+          key={gate.id}
+          title={gate.question}
+          checked={gate.passedAt !== null}
+          onPress={() =>
+            dispatch(
+              changePainting(painting.id, gate.question, (p, m) =>
+                passGate(p, gate.id, gate.passedAt === null, m),
+              ),
+            )
+          }
+        />
+      ))}
+      {minutes > 0 ? <Text tone="ink2">{`${timer(minutes)} h at the easel so far`}</Text> : null}
+      <PhotoStrip photos={photos} />
+    </View>
+  );
+}
+
+function AddBother({ painting }: { painting: Painting }) {
+  const dispatch = useStoreDispatch();
+  const [text, setText] = useState('');
+  const [error, setError] = useState<string | undefined>(undefined);
+  const add = () => {
+    const parsed = botherSchema.shape.text.safeParse(text);
+    if (!parsed.success) {
+      setError(parsed.error.issues[0]!.message);
+      return;
+    }
+    dispatch(
+      changePainting(painting.id, 'Noted what bothers', (p, m) =>
+        noteBother(p, parsed.data, null, m),
+      ),
+    );
+    setText('');
+    setError(undefined);
+  };
+  return (
+    <View style={{ flexDirection: 'row', gap: space.s, alignItems: 'flex-end' }}>
+      <View style={{ flex: 1 }}>
+        <Field label="Something that bothers" value={text} onChangeText={setText} error={error} />
+      </View>
+      <Action title="Note it" onPress={add} style={{ marginBottom: space.m }} />
+    </View>
+  );
+}

@@ -1,0 +1,93 @@
+import { useRouter } from 'expo-router';
+import { useMemo } from 'react';
+import { FlatList, View } from 'react-native';
+import { sessionMinutes, type Session } from '@/core/session';
+import { sessionAddress } from '@/features/addresses';
+import { useNow, useStoreSelector } from '@/store/hooks';
+import { Action } from '@/ui/Action';
+import { GoTo } from '@/ui/GoTo';
+import { BackButton } from '@/ui/Screen';
+import { Heading, Text } from '@/ui/Text';
+import { shortTime } from '@/ui/time/words';
+import { colour, space } from '@/ui/tokens';
+import { timer, useSessions } from './useSession';
+
+const WEEK_MS = 7 * 86_400_000;
+
+/** Every session, the newest first. */
+export function LogScreen() {
+  const router = useRouter();
+  const sessions = useSessions();
+  const nowMs = useNow();
+  const week = useMemo(
+    () =>
+      sessions
+        .filter((s) => nowMs - Date.parse(s.startedAt) < WEEK_MS)
+        .reduce((sum, s) => sum + sessionMinutes(s, nowMs), 0),
+    [sessions, nowMs],
+  );
+  return (
+    <FlatList
+      data={sessions}
+      keyExtractor={(s) => s.id}
+      contentContainerStyle={{ padding: space.xl, maxWidth: 720 }}
+      ListHeaderComponent={
+        <View style={{ gap: space.m, marginBottom: space.m }}>
+          <View style={{ flexDirection: 'row', gap: space.s }}>
+            <BackButton onPress={() => router.navigate('/studio')} />
+            <View style={{ flex: 1 }}>
+              <Heading level={1} size="title">
+                Session log
+              </Heading>
+              <Text tone="ink2">{`${timer(week)} h in the last seven days`}</Text>
+            </View>
+          </View>
+          <Action
+            title="To the session"
+            onPress={() => router.push('/session')}
+            style={{ alignSelf: 'flex-start' }}
+          />
+          {sessions.length === 0 ? (
+            <Text tone="ink2">No session is noted yet. Begin one from Today.</Text>
+          ) : null}
+        </View>
+      }
+      renderItem={({ item }) => <Row session={item} nowMs={nowMs} />}
+    />
+  );
+}
+
+function Row({ session, nowMs }: { session: Session; nowMs: number }) {
+  const router = useRouter();
+  const paintings = useStoreSelector((s) => s.paintings.entities);
+  const titles = [...new Set(session.works.map((w) => paintings[w.paintingId]?.title ?? ''))]
+    .filter(Boolean)
+    .join(', ');
+  const when = shortTime(Date.parse(session.startedAt), nowMs);
+  return (
+    <GoTo
+      href={sessionAddress(session.id)}
+      onGo={() => router.push(sessionAddress(session.id))}
+      style={{
+        flexDirection: 'row',
+        gap: space.m,
+        paddingVertical: space.m,
+        borderBottomWidth: 1,
+        borderBottomColor: colour.rule,
+      }}
+    >
+      <Text style={{ width: 92 }}>{when}</Text>
+      <View style={{ flex: 1 }}>
+        <Text strong>{session.works.map((w) => w.name).join(', ') || 'nothing noted'}</Text>
+        <Text size="small" tone="ink2">
+          {[titles, session.photos.length > 0 ? `${session.photos.length} photos` : '']
+            .filter(Boolean)
+            .join('; ')}
+        </Text>
+      </View>
+      <Text strong tone={session.endedAt === null ? 'tawny' : 'ink'}>
+        {timer(sessionMinutes(session, nowMs))}
+      </Text>
+    </GoTo>
+  );
+}

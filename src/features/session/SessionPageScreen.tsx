@@ -1,0 +1,182 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { CoreError } from '@/core/errors';
+import {
+  editSession,
+  pausedMinutes,
+  removeWork,
+  sessionMinutes,
+  workedMinutes,
+  type Session,
+  type SessionEdit,
+} from '@/core/session';
+import { NotHereScreen } from '@/features/frame/NotHereScreen';
+import { changeSession, removeSession } from '@/store/actions';
+import { useNow, useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Screen } from '@/ui/Screen';
+import { Heading, Text } from '@/ui/Text';
+import { TakeOut } from '@/ui/TakeOut';
+import { localInput, longDay, clock } from '@/ui/time/words';
+import { colour, space } from '@/ui/tokens';
+import { PhotoPart } from './PhotoPart';
+import { timer } from './useSession';
+
+const REACHED_WORD = { yes: 'yes', partly: 'partly', no: 'no' } as const;
+
+/** One session of the log, to be read and corrected. */
+export function SessionPageScreen({ id }: { id: string }) {
+  const router = useRouter();
+  const dispatch = useStoreDispatch();
+  const session = useStoreSelector((s) => s.sessions.entities[id]);
+  const nowMs = useNow();
+  if (!session) return <NotHereScreen what="That session" />;
+  const started = Date.parse(session.startedAt);
+  const mixes = session.palette;
+  return (
+    <Screen
+      title={longDay(started)}
+      subtitle={`${clock(started)}${session.endedAt ? ` to ${clock(Date.parse(session.endedAt))}` : ', running'}; ${timer(sessionMinutes(session, nowMs))} h at work, interrupted ${session.pauses.length === 1 ? 'once' : `${session.pauses.length} times`} for ${timer(pausedMinutes(session, nowMs))}`}
+      onBack={() => router.navigate('/log')}
+    >
+      <View style={{ gap: space.xl }}>
+        <Works session={session} nowMs={nowMs} />
+        {mixes.length > 0 ? (
+          <Text>
+            <Text strong>On the palette: </Text>
+            {mixes.map((m) => m.name).join(', ')}
+          </Text>
+        ) : null}
+        <PhotoPart session={session} paintingId={session.works[0]?.paintingId ?? null} />
+        <Edit key={session.id} session={session} />
+        <View style={{ flexDirection: 'row', gap: space.s, flexWrap: 'wrap' }}>
+          {session.endedAt === null ? (
+            <Action
+              title="Back to the easel"
+              kind="primary"
+              onPress={() => router.push('/session')}
+            />
+          ) : null}
+          <Action
+            title="Delete this session"
+            kind="danger"
+            onPress={() => {
+              dispatch(removeSession(session.id));
+              router.replace('/log');
+            }}
+          />
+        </View>
+      </View>
+    </Screen>
+  );
+}
+
+function Works({ session, nowMs }: { session: Session; nowMs: number }) {
+  const dispatch = useStoreDispatch();
+  const paintings = useStoreSelector((s) => s.paintings.entities);
+  return (
+    <View>
+      {session.works.map((work) => (
+        <View
+          key={work.id}
+          style={{
+            flexDirection: 'row',
+            alignItems: 'center',
+            gap: space.m,
+            borderBottomWidth: 1,
+            borderBottomColor: colour.rule,
+          }}
+        >
+          <View style={{ flex: 1 }}>
+            <Text strong>{work.name}</Text>
+            <Text size="small" tone="ink2">
+              {[
+                paintings[work.paintingId]?.passages
+                  .filter((p) => work.passageIds.includes(p.id))
+                  .map((p) => p.name)
+                  .join(', '),
+                paintings[work.paintingId]?.title,
+                work.done ? 'done' : 'not finished',
+              ]
+                .filter(Boolean)
+                .join('; ')}
+            </Text>
+          </View>
+          <Text strong>{timer(workedMinutes(work, nowMs))}</Text>
+          <TakeOut
+            name={work.name}
+            onPress={() =>
+              dispatch(
+                changeSession(session.id, `Took out ${work.name.toLowerCase()}`, (s) =>
+                  removeWork(s, work.id),
+                ),
+              )
+            }
+          />
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** What may be corrected later: goal, what was reached, note and times. */
+function Edit({ session }: { session: Session }) {
+  const dispatch = useStoreDispatch();
+  const [goal, setGoal] = useState(session.goal);
+  const [note, setNote] = useState(session.note);
+  const [ended, setEnded] = useState(
+    session.endedAt ? localInput(Date.parse(session.endedAt)) : '',
+  );
+  const [refusal, setRefusal] = useState<string | undefined>(undefined);
+  const edit = (change: SessionEdit) => {
+    try {
+      dispatch(changeSession(session.id, 'Corrected the session', (s) => editSession(s, change)));
+      setRefusal(undefined);
+    } catch (error) {
+      setRefusal(error instanceof CoreError ? error.message : String(error));
+    }
+  };
+  return (
+    <View>
+      <Heading style={{ marginBottom: space.s }}>In words</Heading>
+      <Field
+        label="Goal"
+        value={goal}
+        onChangeText={setGoal}
+        onBlur={() => goal !== session.goal && edit({ goal: goal.trim().slice(0, 300) })}
+      />
+      <Choice
+        label="Reached"
+        options={(['yes', 'partly', 'no'] as const).map((key) => ({
+          key,
+          name: REACHED_WORD[key],
+        }))}
+        value={session.reached}
+        onChange={(reached) => edit({ reached })}
+      />
+      <Field
+        label="Note"
+        value={note}
+        onChangeText={setNote}
+        onBlur={() => note !== session.note && edit({ note: note.trim().slice(0, 4000) })}
+      />
+      {session.endedAt !== null ? (
+        <Field
+          label="Ended"
+          inputType="datetime-local"
+          value={ended}
+          onChangeText={setEnded}
+          onBlur={() => {
+            const ms = Date.parse(ended);
+            if (Number.isNaN(ms)) setRefusal('That is not a date and time.');
+            else edit({ endedAt: new Date(ms).toISOString() });
+          }}
+          error={refusal}
+        />
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,292 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { Pressable, StyleSheet, View } from 'react-native';
+import type { TodayGroup, TodayRow } from '@/core/today';
+import { suggestSession, type SuggestedWork } from '@/core/today/suggest';
+import { worthATouch } from '@/core/today/worth';
+import { paceOf } from '@/core/session';
+import { touchAddress } from '@/features/addresses';
+import { timer, useBegin, useRunningSession, useSessions } from '@/features/session/useSession';
+import { useStoreSelector } from '@/store/hooks';
+import { Action } from '@/ui/Action';
+import { GoTo } from '@/ui/GoTo';
+import { Icon } from '@/ui/Icon';
+import { minusIcon, plusIcon } from '@/ui/icons';
+import { Heading, Text } from '@/ui/Text';
+import { colour, radius, space, TARGET } from '@/ui/tokens';
+
+const HALF_HOUR = 30;
+const LEAST = 30;
+const MOST = 10 * 60;
+const USUAL = 120;
+const GOAL_LETTERS = 300;
+
+const REASON: Record<SuggestedWork['reason'], (work: SuggestedWork) => string> = {
+  'open-paint': (w) => `${w.coat.name} first: the paint below is still open.`,
+  'longest-wait': (w) => `${w.coat.name} first: it has the longest wait.`,
+  'same-medium': (w) => `${w.coat.name} first: its medium is on the palette.`,
+  fits: (w) => `${w.coat.name} first.`,
+};
+
+const hoursWord = (minutes: number): string =>
+  minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${minutes % 60}`;
+
+/** The hours at hand and what to do with them; loaded after the rest of Today. */
+export function HoursAtHand({ rows }: { rows: Record<TodayGroup, TodayRow[]> }) {
+  const [listed, setListed] = useState(false);
+  const [minutes, setMinutes] = useState(USUAL);
+  const [moved, setMoved] = useState<string[]>([]);
+  const sessions = useSessions();
+  const running = useRunningSession();
+  const paintings = useStoreSelector((s) => s.paintings.entities);
+  const pace = useMemo(() => paceOf(sessions, paintings), [sessions, paintings]);
+  const suggestion = useMemo(() => suggestSession(rows, minutes, pace), [rows, minutes, pace]);
+  const works = reordered(suggestion.works, moved);
+  const router = useRouter();
+  const begin = useBegin();
+  const start = () => {
+    begin({
+      boxMinutes: minutes,
+      goal: works
+        .map((w) => `${w.coat.name.toLowerCase()}, ${passagesOf(w)}`)
+        .join('; ')
+        .slice(0, GOAL_LETTERS),
+      works: works.map((w) => ({
+        paintingId: w.cluster.row.painting.id,
+        passageIds: w.cluster.passages.map((p) => p.id),
+        coatId: w.coat.id,
+        name: w.coat.name,
+        plannedMinutes: w.minutes,
+      })),
+    });
+    router.push('/session');
+  };
+  const earlier = (i: number) => {
+    const keys = works.map(keyOf);
+    [keys[i - 1], keys[i]] = [keys[i]!, keys[i - 1]!];
+    setMoved(keys);
+  };
+  return (
+    <View role="region" aria-label="Hours at hand" style={styles.sheet}>
+      <View style={styles.inner}>
+        {running ? (
+          <Action
+            title="Back to the session"
+            kind="primary"
+            onPress={() => router.push('/session')}
+          />
+        ) : (
+          <>
+            <View style={styles.row}>
+              <Text style={{ flex: 1 }}>
+                {works[0]
+                  ? REASON[works[0].reason](works[0])
+                  : 'Nothing takes paint in that time. Look, draw, or mix for tomorrow.'}
+              </Text>
+              {works.length > 0 ? (
+                <Action
+                  title={listed ? 'Fold' : 'Order'}
+                  kind="quiet"
+                  onPress={() => setListed(!listed)}
+                />
+              ) : null}
+            </View>
+            <Strip
+              works={works}
+              cleaning={suggestion.cleaningMinutes}
+              spare={suggestion.spareMinutes}
+            />
+            {(listed ? works : []).map((work, i) => (
+              <View key={keyOf(work)} style={styles.work} role="listitem">
+                <View style={styles.number}>
+                  <Text strong size="small" tone="onTawny">
+                    {String(i + 1)}
+                  </Text>
+                </View>
+                <Text style={{ flex: 1 }}>
+                  <Text strong>{work.coat.name}</Text>
+                  {` ${passagesOf(work)}, ${work.cluster.row.painting.title}${work.part ? ' (a part of it)' : ''}`}
+                </Text>
+                <Text strong>{timer(work.minutes)}</Text>
+                {i > 0 ? <Action title="Earlier" kind="quiet" onPress={() => earlier(i)} /> : null}
+              </View>
+            ))}
+            <View style={styles.row}>
+              <Step
+                path={minusIcon}
+                name="Less time"
+                onPress={() => setMinutes(Math.max(LEAST, minutes - HALF_HOUR))}
+              />
+              <Text
+                strong
+                size="large"
+                style={{ minWidth: 72, textAlign: 'center' }}
+                accessibilityLiveRegion="polite"
+              >
+                {hoursWord(minutes)}
+              </Text>
+              <Step
+                path={plusIcon}
+                name="More time"
+                onPress={() => setMinutes(Math.min(MOST, minutes + HALF_HOUR))}
+              />
+              <Action
+                title="Begin"
+                kind="primary"
+                disabled={works.length === 0}
+                onPress={start}
+                style={{ flexGrow: 1 }}
+              />
+            </View>
+          </>
+        )}
+      </View>
+    </View>
+  );
+}
+
+const keyOf = (w: SuggestedWork): string =>
+  `${w.cluster.row.painting.id}|${w.coat.id}|${w.cluster.passages.map((p) => p.id).join()}`;
+const passagesOf = (w: SuggestedWork): string =>
+  w.cluster.whole ? 'whole surface' : w.cluster.passages.map((p) => p.name).join(', ');
+
+/** The painter's order where it was changed; what is new comes last. */
+function reordered(works: SuggestedWork[], order: string[]): SuggestedWork[] {
+  const place = (w: SuggestedWork): number => {
+    const i = order.indexOf(keyOf(w));
+    return i === -1 ? order.length : i;
+  };
+  return order.length === 0 ? works : [...works].sort((a, b) => place(a) - place(b));
+}
+
+/** The works as lit stretches of the time, cleaning hatched at the end. */
+function Strip({
+  works,
+  cleaning,
+  spare,
+}: {
+  works: SuggestedWork[];
+  cleaning: number;
+  spare: number;
+}) {
+  return (
+    <View style={{ flexDirection: 'row', gap: 2, height: 34 }} aria-hidden>
+      {works.map((w, i) => (
+        <View key={keyOf(w)} style={[styles.part, { flex: w.minutes }]}>
+          <Text size="small" strong numberOfLines={1}>{`${i + 1}: ${w.minutes} min`}</Text>
+        </View>
+      ))}
+      {spare > 0 ? <View style={{ flex: spare }} /> : null}
+      <View
+        style={[
+          styles.part,
+          { flex: cleaning, backgroundColor: 'transparent', borderStyle: 'dashed' },
+        ]}
+      >
+        <Text size="small" tone="ink2" numberOfLines={1}>
+          {String(cleaning)}
+        </Text>
+      </View>
+    </View>
+  );
+}
+
+/** Films whose touch would teach most now. */
+export function WorthATouch({
+  rows,
+  nowMs,
+}: {
+  rows: Record<TodayGroup, TodayRow[]>;
+  nowMs: number;
+}) {
+  const router = useRouter();
+  const learned = useStoreSelector((s) => s.learned.learned);
+  const worth = useMemo(
+    () =>
+      worthATouch([...rows['leave-alone'], ...rows['takes-a-coat']], learned, nowMs).slice(0, 3),
+    [rows, learned, nowMs],
+  );
+  if (worth.length === 0) return null;
+  return (
+    <View role="region" aria-label="Worth a touch test" style={{ marginTop: space.l }}>
+      <Heading>Worth a touch</Heading>
+      {worth.map(({ row }) => {
+        const address = touchAddress(row.painting.id, row.passage.id);
+        const name = row.spotName ? `${row.passage.name}: ${row.spotName}` : row.passage.name;
+        return (
+          <GoTo
+            key={`${row.painting.id}-${row.passage.id}-${row.spotName ?? ''}`}
+            href={address}
+            onGo={() => router.push(address)}
+            label={`Touch ${name}, ${row.painting.title}`}
+            style={styles.work}
+          >
+            <Text style={{ flex: 1 }}>
+              <Text strong>{name}</Text>
+              {`, ${row.painting.title}`}
+            </Text>
+            <Text tone="tawny" strong>
+              touch it
+            </Text>
+          </GoTo>
+        );
+      })}
+    </View>
+  );
+}
+
+function Step({ path, name, onPress }: { path: string; name: string; onPress: () => void }) {
+  return (
+    <Pressable accessibilityRole="button" aria-label={name} onPress={onPress} style={styles.step}>
+      <Icon path={path} />
+    </Pressable>
+  );
+}
+
+const styles = StyleSheet.create({
+  sheet: {
+    backgroundColor: colour.sheet,
+    borderTopWidth: 1,
+    borderTopColor: colour.rule,
+    borderTopLeftRadius: radius.l,
+    borderTopRightRadius: radius.l,
+    paddingHorizontal: space.xl,
+    paddingVertical: space.m,
+  },
+  inner: { gap: space.s, maxWidth: 860 },
+  row: { flexDirection: 'row', alignItems: 'center', gap: space.m },
+  work: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    minHeight: TARGET,
+    borderBottomWidth: 1,
+    borderBottomColor: colour.rule,
+  },
+  number: {
+    width: 26,
+    height: 26,
+    borderRadius: 13,
+    backgroundColor: colour.tawny,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+  part: {
+    backgroundColor: colour.well,
+    borderRadius: radius.s,
+    borderWidth: 1,
+    borderColor: colour.rule,
+    alignItems: 'center',
+    justifyContent: 'center',
+    overflow: 'hidden',
+  },
+  step: {
+    width: TARGET,
+    height: TARGET,
+    borderRadius: radius.m,
+    borderWidth: 1.5,
+    borderColor: colour.ink2,
+    alignItems: 'center',
+    justifyContent: 'center',
+  },
+});
