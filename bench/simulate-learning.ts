@@ -18,7 +18,7 @@ import {
 } from '../src/core/learn';
 import { priorSd, type Features } from '../src/core/learn/features';
 import { learn, NOTHING_LEARNED } from '../src/core/learn/learn';
-import { leftOver } from '../src/core/learn/problem';
+import { leftOver } from '../src/core/learn/drift';
 import { PRIOR_COAT_VARIANCE } from '../src/core/learn/fit';
 import { priorVariance } from '../src/core/learn/features';
 import { LEARNING as L, type Finding } from '../src/data/learning';

@@ -13,15 +13,11 @@ import {
 import { loggerReading } from '../server/logger';
 import type { Cabinet } from '../src/core/cabinet/schema';
 import { starterCabinet } from '../src/core/cabinet/starter';
-import { exportFile, NEW_STUDIO, type ExportFile } from '../src/core/formats';
-import {
-  layCoat,
-  startPainting,
-  type Coat,
-  type Making,
-  type NewPainting,
-  type Painting,
-} from '../src/core/painting';
+import { NEW_STUDIO, type ExportFile } from '../src/core/formats';
+import { exportFile } from '../src/core/formats/export';
+import { layCoat } from '../src/core/painting/events';
+import { startPainting, type NewPainting } from '../src/core/painting/start';
+import { type Coat, type Making, type Painting } from '../src/core/painting';
 
 /**
  * An invented studio of three paintings in the middle of their work. Nothing here is a real picture,

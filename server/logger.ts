@@ -20,6 +20,8 @@ const OUTDOOR_MEAN_C = 10;
 const SEASON_C = 8.5;
 const DAILY_C = 4;
 const WEATHER_C = 4;
+/** Of the weather outside, this much comes in: walls keep days apart. */
+const ROOM_WEATHER = 0.5;
 /** The warmest day of the year, days after New Year. */
 const WARMEST_DAY = 200;
 const WARMEST_HOUR = 15;
@@ -72,9 +74,11 @@ export function loggerReading(seed: number, atMs: number): LoggerReading | null 
   const hour = (atMs % DAY_MS) / HOUR_MS;
   const season = Math.cos((2 * Math.PI * ((days % YEAR_DAYS) - WARMEST_DAY)) / YEAR_DAYS);
   const daily = Math.cos((2 * Math.PI * (hour - WARMEST_HOUR)) / 24);
-  const outdoorMean = OUTDOOR_MEAN_C + SEASON_C * season + WEATHER_C * weather(seed, atMs);
+  const seasonal = OUTDOOR_MEAN_C + SEASON_C * season;
+  const strays = WEATHER_C * weather(seed, atMs);
+  const outdoorMean = seasonal + strays;
   const outdoor = outdoorMean + DAILY_C * daily;
-  const unheated = outdoorMean + ROOM_GAIN_C + ROOM_SWING * DAILY_C * daily;
+  const unheated = seasonal + ROOM_WEATHER * strays + ROOM_GAIN_C + ROOM_SWING * DAILY_C * daily;
   const warm = hour >= WORKING.from && hour < WORKING.to ? HEATED_C.working : HEATED_C.otherwise;
   const minute = Math.floor(atMs / 60_000);
   const temperature = Math.max(unheated, warm) + NOISE_C * bell(seed + 5, minute);

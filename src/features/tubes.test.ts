@@ -1,5 +1,5 @@
 import { asTube, starterCabinet } from '@/core/cabinet';
-import { layCoat } from '@/core/painting';
+import { layCoat } from '@/core/painting/events';
 import { making, NOW, stackOf } from '@/core/testing/paintings';
 import { part, recipe, tube } from '@/core/testing/recipes';
 import {

@@ -1,9 +1,10 @@
-import { exportFile, NEW_STUDIO } from '@/core/formats';
+import { NEW_STUDIO } from '@/core/formats';
+import { exportFile } from '@/core/formats/export';
 import { CoreError } from '@/core/errors';
-import { layCoat } from '@/core/painting';
+import { layCoat } from '@/core/painting/events';
 import { isoDaysAgo, newPainting, NOW } from '@/core/testing/paintings';
 import { demoStudio } from '../../demo/studio';
-import { readExport } from '@/core/formats';
+import { readExport } from '@/core/formats/export';
 import {
   addPainting,
   changePainting,

@@ -1,4 +1,5 @@
-import { layCoat, type Painting } from '@/core/painting';
+import { layCoat } from '@/core/painting/events';
+import { type Painting } from '@/core/painting';
 import { making, newPainting, NOW } from '@/core/testing/paintings';
 import { createKeeper, type Storage, type Surroundings } from './keeper';
 import { putPaint } from '@/core/cabinet';

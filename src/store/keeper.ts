@@ -7,7 +7,7 @@ import {
   type Studio,
 } from '@/core/formats';
 import { mergePaintings } from '@/core/painting';
-import { mergeSessions } from '@/core/session/session';
+import { mergeSessions } from '@/core/session/merge';
 import { monthLeft, monthsChanged, monthsLoaded } from './climate';
 import { collectionKeeping } from './collection';
 import {

@@ -1,5 +1,5 @@
 import { createEntityAdapter, createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { mergeSessions } from '@/core/session/session';
+import { mergeSessions } from '@/core/session/merge';
 import type { Session } from '@/core/session/schema';
 
 /** A change the painter made to a session, and the session before and after (null: not there). */

@@ -1,5 +1,5 @@
 import { View, type KeyboardTypeOptions } from 'react-native';
-import { Input } from './rne';
+import Input from '@rneui/themed/dist/Input';
 import { Text } from './Text';
 import { space } from './tokens';
 

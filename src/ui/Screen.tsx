@@ -1,4 +1,4 @@
-import { arrowLeftIcon } from './icons';
+import { arrowLeftIcon } from './desk-icons';
 import type { ReactNode } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Icon } from './Icon';

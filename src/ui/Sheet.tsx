@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { ScrollView, useWindowDimensions } from 'react-native';
-import { Dialog } from './rne';
+import Dialog from '@rneui/themed/dist/Dialog';
 
 interface Props {
   /** Read out when it opens. */

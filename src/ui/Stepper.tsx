@@ -1,4 +1,4 @@
-import { minusIcon, plusIcon } from './icons';
+import { minusIcon, plusIcon } from './desk-icons';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
 import { Icon } from './Icon';
 import { Text } from './Text';

@@ -1,6 +1,6 @@
 import { Pressable } from 'react-native';
 import { Icon } from './Icon';
-import { closeIcon } from './icons';
+import { closeIcon } from './desk-icons';
 import { colour, TARGET } from './tokens';
 
 /** Takes one line out of a list: a cross as large as a finger, named after what goes. */

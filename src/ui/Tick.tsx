@@ -1,6 +1,6 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon } from './Icon';
-import { checkIcon } from './icons';
+import { checkIcon } from './desk-icons';
 import { Text } from './Text';
 import { colour, space, TARGET } from './tokens';
 

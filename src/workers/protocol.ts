@@ -1,9 +1,10 @@
 import { z } from 'zod';
 import { INGREDIENT_KEYS } from '@/data/ingredients';
 import { CoreError } from '@/core/errors';
-import { airRecordSchema } from '@/core/climate';
+import { airRecordSchema } from '@/core/climate/record';
 import { climateSchema } from '@/core/drying';
-import { filmEvidenceSchema, learnedSchema } from '@/core/learn';
+import { filmEvidenceSchema } from '@/core/learn/evidence';
+import { learnedSchema } from '@/core/learn/learned-schema';
 import type { Learning } from '@/core/learn/learn';
 import { coatSchema, paintingSchema } from '@/core/painting';
 import type { Repair, WishAnswer } from '@/core/repair';

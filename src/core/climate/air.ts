@@ -1,29 +1,16 @@
 import type { Constants } from '@/data/constants';
-import { z } from 'zod';
-import { climateSchema, type StudioAir } from '../drying';
-import { kelvin } from '../drying/rate';
+import type { StudioAir } from '../drying';
+import type { AirRecord } from './record';
 import {
   constantDay,
   dayNightDay,
-  dayNightSchema,
+  hoursAhead,
   learnDay,
   meanBandSdC,
   type LearnedDay,
 } from './day';
-import { HOUR_MS, hourSchema } from './readings';
+import { HOUR_MS } from './readings';
 import { timelineOf, type Timeline } from './timeline';
-
-/** Everything the studio knows of its air; plain data, so that a worker can be given it. */
-export const airRecordSchema = z.object({
-  /** What the painter says of it; light and air hold for the readings too. */
-  climate: climateSchema,
-  dayNight: dayNightSchema.nullable(),
-  /** Readings by the hour, in order; empty where none are followed. */
-  hours: z.array(hourSchema),
-  /** Local time minus UTC, hours; for the day/night pattern. */
-  utcOffsetHours: z.number(),
-});
-export type AirRecord = z.infer<typeof airRecordSchema>;
 
 /** The air with what can be drawn and said of it. */
 export interface FollowedAir extends StudioAir {
@@ -44,6 +31,7 @@ const DAY_MS = HOURS_PER_DAY * HOUR_MS;
 export function followedAir(constants: Constants, record: AirRecord): FollowedAir {
   const { climate, dayNight, hours, utcOffsetHours } = record;
   const learned = learnDay(hours);
+  const last = hours.at(-1);
   const stated = dayNight ? dayNightDay(climate, dayNight, utcOffsetHours) : constantDay(climate);
   const pattern = learned?.pattern ?? stated;
   const timeline = timelineOf({
@@ -52,8 +40,8 @@ export function followedAir(constants: Constants, record: AirRecord): FollowedAi
     air: climate.air,
     pattern,
     hours,
+    ahead: learned && last ? hoursAhead(learned, last[0]) : [],
   });
-  const last = hours.at(-1);
   const lastReadingMs = last ? (last[0] + 1) * HOUR_MS : null;
 
   const mean = (of: 'inverseT' | 'humidity', fromMs: number, toMs: number): number => {
@@ -100,13 +88,9 @@ export function followedAir(constants: Constants, record: AirRecord): FollowedAi
       const days = (toMs - ahead) / DAY_MS;
       // Weather that is past is known: only the share of the dose still to come is in doubt.
       const share = (toMs - ahead) / Math.max(toMs - fromMs, 1);
-      const t = kelvin(
-        mean('inverseT', ahead, toMs) === 0
-          ? 0
-          : 1 / mean('inverseT', ahead, toMs) - CELSIUS_ZERO_K,
-      );
+      const t = 1 / mean('inverseT', ahead, toMs);
       const perKelvin = constants.activationEnergyJ / constants.gasConstant / t ** 2;
-      return share * perKelvin * meanBandSdC(learned, days);
+      return share * perKelvin * meanBandSdC(learned, (ahead - lastReadingMs) / DAY_MS, days);
     },
   };
 }

@@ -57,24 +57,44 @@ export interface LearnedDay {
   dailySdC: number;
   /** How much of one day's difference is left the next day, 0 to 1. */
   persistence: number;
+  /** How far the last day strayed, C: what is left of it fades with the persistence. */
+  lastStrayC: number;
   /** Days the readings stand for. */
   days: number;
 }
 
-/** The weather of the last weeks says most about the next: days older than this are not asked. */
-const MEMORY_DAYS = 28;
+/**
+ * The weather of the last weeks says most about the next: days older than this are not asked. A longer memory lags
+ * behind the season, by a degree or two in spring.
+ */
+const MEMORY_DAYS = 14;
 /** Below this many hours of readings there is no pattern to be learned. */
 const LEAST_HOURS = 24;
-/** A guess for the spread of days until a week of them is there; judgement. */
-const GUESS_SD_C = 1.5;
+/**
+ * A guess for the spread of days, worth a few of them: a heating that held all last fortnight says little about
+ * the day it goes off. Judgement.
+ */
+const GUESS_SD_C = 1.2;
+const GUESS_DAYS = 4;
 const GUESS_PERSISTENCE = 0.7;
 const ENOUGH_DAYS = 7;
 const MOST_PERSISTENCE = 0.95;
 
+/** However few days there are, the pattern has not taken more than this of their variance. */
+const LEAST_LEFT = 0.4;
+
+/** Persistence estimated from n days about their own mean comes out too low by (1 + 3p)/n: Kendall, Biometrika 41 (1954); from memory. */
+const unbiasedPersistence = (p: number, n: number): number =>
+  Math.min(MOST_PERSISTENCE, Math.max(0, p + (1 + 3 * p) / n));
+
+/** Variance of the mean of n days of a first-order autoregression, as a share of that of one day. */
+const meanVariance = (p: number, n: number): number =>
+  Math.max(0, ((1 + p) / (1 - p) - (2 * p * (1 - p ** n)) / (n * (1 - p) ** 2)) / n);
+
 const mean = (xs: number[]): number => xs.reduce((s, x) => s + x, 0) / xs.length;
 
 /**
- * The daily pattern of the last four weeks of readings: the mean of each hour of the day, and how far and how
+ * The daily pattern of the last two weeks of readings: the mean of each hour of the day, and how far and how
  * long days stray from it. Hours of the day without readings take the pattern's neighbours. Null when there is
  * less than a day of readings.
  */
@@ -98,16 +118,42 @@ export function learnDay(hours: ClimateHour[]): LearnedDay | null {
     const next = strays[i + 1];
     return next && next.day === s.day + 1 ? [s.stray * next.stray] : [];
   });
-  const enough = strays.length >= ENOUGH_DAYS && sd > 0;
+  const enough = strays.length >= ENOUGH_DAYS && sd > 0 && pairs.length > 0;
+  const persistence = enough
+    ? unbiasedPersistence(mean(pairs) / sd ** 2, strays.length)
+    : GUESS_PERSISTENCE;
   return {
     pattern,
-    dailySdC: enough ? sd : Math.max(sd, GUESS_SD_C),
-    persistence:
-      enough && pairs.length > 0
-        ? Math.min(MOST_PERSISTENCE, Math.max(0, mean(pairs) / sd ** 2))
-        : GUESS_PERSISTENCE,
+    // The pattern is the mean of the same days, so it has taken a part of their spread with it.
+    dailySdC: Math.sqrt(
+      (GUESS_DAYS * GUESS_SD_C ** 2 + strays.length * sd ** 2) /
+        (GUESS_DAYS +
+          strays.length * Math.max(LEAST_LEFT, 1 - meanVariance(persistence, strays.length))),
+    ),
+    persistence,
+    lastStrayC: mean(
+      recent
+        .filter((h) => h[0] > last[0] - HOURS_PER_DAY)
+        .map(([hour, t]) => t - pattern.temperatureC[hour % HOURS_PER_DAY]!),
+    ),
     days: strays.length,
   };
+}
+
+/** Days over which what is left of the last day's weather is still worth reckoning. */
+const FADING_DAYS = 14;
+
+/** The hours after the last reading: the pattern, and what is left of the weather of the last day. */
+export function hoursAhead(
+  { pattern, persistence, lastStrayC }: LearnedDay,
+  lastHour: number,
+): ClimateHour[] {
+  return Array.from({ length: FADING_DAYS * HOURS_PER_DAY }, (_, i): ClimateHour => {
+    const hour = lastHour + 1 + i;
+    const h = hour % HOURS_PER_DAY;
+    const left = lastStrayC * persistence ** ((i + 1) / HOURS_PER_DAY);
+    return [hour, pattern.temperatureC[h]! + left, pattern.relativeHumidityPct[h]!, 1];
+  });
 }
 
 function patternOf(hours: ClimateHour[]): DayPattern {
@@ -133,15 +179,17 @@ function patternOf(hours: ClimateHour[]): DayPattern {
 export const bandSdC = ({ dailySdC, persistence }: LearnedDay, daysAhead: number): number =>
   dailySdC * Math.sqrt(1 - persistence ** (2 * Math.max(0, daysAhead)));
 
-/** Standard deviation of the mean temperature of the next `days`: independent days average out, lasting ones do not. */
-export function meanBandSdC(learned: LearnedDay, days: number): number {
+/**
+ * Standard deviation of the mean temperature over a stretch of days, by what is known at the last reading: that of
+ * any such stretch, less the part that the last day foretells.
+ * @param fromDays from the last reading to the beginning of the stretch
+ */
+export function meanBandSdC(learned: LearnedDay, fromDays: number, days: number): number {
   const { dailySdC, persistence: p } = learned;
   if (days <= 0) return 0;
   const n = Math.max(1, days);
-  // Variance of the mean of n terms of a first-order autoregression.
-  const spread = (1 + p) / (1 - p) - (2 * p * (1 - p ** n)) / (n * (1 - p) ** 2);
-  const known = bandSdC(learned, days) / dailySdC;
-  return dailySdC * Math.sqrt(Math.max(0, spread / n)) * (dailySdC > 0 ? known : 0);
+  const foretold = (p ** Math.max(0, fromDays) * p * (1 - p ** n)) / (n * (1 - p));
+  return dailySdC * Math.sqrt(Math.max(0, meanVariance(p, n) - foretold ** 2));
 }
 
 export const hourStart = (hour: number): number => hour * HOUR_MS;

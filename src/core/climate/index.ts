@@ -1,4 +1,4 @@
-export { airRecordSchema, followedAir, type AirRecord, type FollowedAir } from './air';
+export { followedAir, type FollowedAir } from './air';
 export {
   bandSdC,
   dayNightSchema,
@@ -24,3 +24,4 @@ export {
   type Reading,
 } from './readings';
 export { timelineOf, type AirHour, type Timeline } from './timeline';
+export type { AirRecord } from './record';

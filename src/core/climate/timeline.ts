@@ -55,6 +55,8 @@ export interface TimelineInput {
   pattern: DayPattern;
   /** In order, without doubles. */
   hours: ClimateHour[];
+  /** Expected after the last of them, hour by hour. */
+  ahead: ClimateHour[];
 }
 
 const running = (values: Float64Array): Float64Array => {
@@ -75,7 +77,16 @@ function lastAtMost(sums: Float64Array, value: number): number {
   return low;
 }
 
-export function timelineOf({ constants, light, air, pattern, hours }: TimelineInput): Timeline {
+export function timelineOf({
+  constants,
+  light,
+  air,
+  pattern,
+  hours: measured,
+  ahead,
+}: TimelineInput): Timeline {
+  const hours = [...measured, ...ahead];
+  const lastMeasured = measured.at(-1)?.[0] ?? -Infinity;
   if (!LIGHT[light] || !AIR[air]) throw new RangeError(`No such light or air: ${light}, ${air}.`);
   const first = hours[0]?.[0] ?? 0;
   const length = hours.length === 0 ? 0 : hours.at(-1)![0] - first + 1;
@@ -160,7 +171,11 @@ export function timelineOf({ constants, light, air, pattern, hours }: TimelineIn
       const reading = known.get(hour);
       const h = ((hour % HOURS_PER_DAY) + HOURS_PER_DAY) % HOURS_PER_DAY;
       return reading
-        ? { temperatureC: reading[1], relativeHumidityPct: reading[2], measured: true }
+        ? {
+            temperatureC: reading[1],
+            relativeHumidityPct: reading[2],
+            measured: hour <= lastMeasured,
+          }
         : {
             temperatureC: pattern.temperatureC[h]!,
             relativeHumidityPct: pattern.relativeHumidityPct[h]!,

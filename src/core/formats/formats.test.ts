@@ -1,6 +1,7 @@
 import { CoreError } from '../errors';
 import { newPainting, NOW } from '../testing/paintings';
-import { exportFile, migrate, NEW_STUDIO, readExport, readPainting } from '.';
+import { migrate, NEW_STUDIO, readPainting } from '.';
+import { exportFile, readExport } from './export';
 
 const painting = newPainting();
 const text = (change: object = {}) =>

@@ -1,7 +1,7 @@
 import { LEARNING as L } from '@/data/learning';
 import { factorsSay, type Learned } from './learned';
 import { priorSd, STUDIO_FACTOR, type Features } from './features';
-import { driftFeatures } from './problem';
+import { driftFeatures } from './drift';
 
 /** What is known of one factor: it multiplies drying times by `factor`. */
 export interface Told {

@@ -1,8 +1,3 @@
-export {
-  filmEvidenceSchema,
-  testEvidenceSchema,
-  type FilmEvidence,
-  type TestEvidence,
-} from './evidence';
+export type { FilmEvidence, TestEvidence } from './evidence';
 export { featuresOf, paintFactor, STUDIO_FACTOR, type Features } from './features';
-export { factorsSay, learnedSchema, learnedTimes, type Learned } from './learned';
+export { factorsSay, learnedTimes, type Learned } from './learned';

@@ -1,34 +1,24 @@
-import { z } from 'zod';
 import { LEARNING as L } from '@/data/learning';
-import { TOLD, type DryingTimes, type LogNormal } from '../drying';
+import type { DryingTimes, LogNormal } from '../drying';
 import { scaled } from '../drying/lognormal';
 import { priorSd, priorVariance, throughFeatures, type Features } from './features';
-import { driftFeatures, leftOver } from './problem';
-
-const numbers = z.array(z.number());
-const told = z.array(z.number()).length(TOLD.length).nullable();
+import { driftFeatures, leftOver, type Drift } from './drift';
 
 /** What touch tests have taught, as plain data: enough to forecast any film. */
-export const learnedSchema = z.object({
+export interface Learned {
   /** Tests that count. */
-  tests: z.number().int(),
-  factors: z.array(z.string()),
-  mean: numbers,
-  covariance: z.array(numbers),
-  coatVariance: z.number(),
-  coatVariancePrior: z.number(),
+  tests: number;
+  factors: string[];
+  mean: number[];
+  covariance: number[][];
+  coatVariance: number;
+  coatVariancePrior: number;
   /** Factor on every spread, 1 or more: what its own past scores ask for. */
-  widen: z.number().min(1),
-  drift: z.object({
-    fromMs: z.number(),
-    stretchMs: z.number(),
-    steps: z.number(),
-    sd: z.number(),
-  }),
+  widen: number;
+  drift: Drift;
   /** Films with tests of their own: logarithms of their doses at the told chances. */
-  films: z.record(z.string(), z.object({ touch: told, through: told })),
-});
-export type Learned = z.infer<typeof learnedSchema>;
+  films: Record<string, { touch: number[] | null; through: number[] | null }>;
+}
 
 /** Places of the factors, found once per posterior. */
 const places = new WeakMap<Learned, Map<string, number>>();

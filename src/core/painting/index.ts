@@ -14,7 +14,6 @@ export {
   type SiteStack,
 } from './layer';
 export { DEADLINE_QUANTILE, PLANNING_QUANTILE } from './pair';
-export { layCoat, reduceFilm, withoutEvent, type Laying, type Reducing } from './events';
 export { coatOf, type Making } from './making';
 export {
   addCoat,
@@ -26,7 +25,6 @@ export {
   removeCoat,
   type Particulars,
 } from './plan';
-export { startPainting, type NewPainting } from './start';
 export { gessoThicknessUm, groundReadyAtMs, isOilGround } from './ground';
 export { mergePaintings } from './merge';
 export type { Film } from './reduce';

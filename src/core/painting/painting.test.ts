@@ -18,23 +18,21 @@ import {
   addCoat,
   assessPainting,
   changeCoat,
-  layCoat,
   liftsAt,
   openAt,
   mergePaintings,
   moveCoat,
   paintingSchema,
   plannedCoats,
-  reduceFilm,
   removeCoat,
-  startPainting,
   stairWidth,
   topLaid,
   unlaidPassages,
   verdictOf,
-  withoutEvent,
   type Painting,
 } from '.';
+import { layCoat, reduceFilm, withoutEvent } from './events';
+import { startPainting } from './start';
 
 const WHITE = [tube('titanium-white')];
 const assess = (p: Painting, nowMs = NOW_MS) => assessPainting(p, optionsAt(nowMs));

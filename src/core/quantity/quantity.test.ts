@@ -10,7 +10,7 @@ import {
   type MediumPart,
 } from '../film';
 import { STUDIO_HANDBOOK } from '../handbook';
-import { layCoat } from '../painting';
+import { layCoat } from '../painting/events';
 import { HANDBOOK_SET } from '../testing/handbook-set';
 import { making, newPainting, NOW, stackOf } from '../testing/paintings';
 import { own, part, recipe, tube } from '../testing/recipes';

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { assessPainting, layCoat, verdictOf, type Coat, type Painting } from '../painting';
+import { assessPainting, verdictOf, type Coat, type Painting } from '../painting';
+import { layCoat } from '../painting/events';
 import { DAY, making, NOW, NOW_MS, optionsAt, stackOf } from '../testing/paintings';
 import { ALKYD, part, recipe, tube } from '../testing/recipes';
 import type { SchoolKey } from '../schools';

@@ -1,3 +1,4 @@
+export { mergeSessions } from './merge';
 export { paletteWindow, type PaletteWindow } from './palette';
 export {
   REACHED,
@@ -20,7 +21,6 @@ export {
   finishWork,
   isPaused,
   isRunning,
-  mergeSessions,
   pause,
   putOut,
   removePhoto,

@@ -1,7 +1,8 @@
 import { REFERENCE_CLIMATE } from '../drying';
 import { STUDIO_HANDBOOK } from '../handbook';
 import type { AssessOptions } from '../painting';
-import { startPainting, type Making, type NewPainting } from '../painting';
+import { startPainting, type NewPainting } from '../painting/start';
+import { type Making } from '../painting';
 import type { Coat, Painting } from '../painting/schema';
 import type { Recipe } from '../film';
 

@@ -1,4 +1,5 @@
-import { assessPainting, layCoat, type Painting } from '../painting';
+import { assessPainting, type Painting } from '../painting';
+import { layCoat } from '../painting/events';
 import {
   DAY,
   isoDaysAgo,

@@ -13,6 +13,7 @@ export { NewPaintingScreen } from '@/features/paintings/NewPaintingScreen';
 export { PaintingScreen } from '@/features/painting/PaintingScreen';
 export { PaintingsScreen } from '@/features/paintings/PaintingsScreen';
 export { SectionScreen } from '@/features/section/SectionScreen';
+export { demoStudio } from '../../../demo/studio';
 export { Background } from './Background';
 export { ClimateScreen } from '@/features/climate/ClimateScreen';
 export { HoursAtHand, WorthATouch } from '@/features/today/HoursAtHand';

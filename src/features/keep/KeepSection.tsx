@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { CoreError } from '@/core/errors';
-import { exportFile, readExport, type ExportFile } from '@/core/formats';
+import { type ExportFile } from '@/core/formats';
+import { exportFile, readExport } from '@/core/formats/export';
 import { useSessions } from '@/features/session/useSession';
 import { conflictsOf, takeIn, type OnConflict } from '@/store/actions';
 import { nowIso } from '@/store/clock';

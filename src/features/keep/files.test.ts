@@ -1,4 +1,5 @@
-import { exportFile, NEW_STUDIO } from '@/core/formats';
+import { NEW_STUDIO } from '@/core/formats';
+import { exportFile } from '@/core/formats/export';
 import { newPainting, NOW } from '@/core/testing/paintings';
 import { chooseFile, fileName } from './files';
 

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { exportFile } from '@/core/formats';
+import { exportFile } from '@/core/formats/export';
 import { changeParticulars, paintingSchema, type Painting } from '@/core/painting';
 import { groundNotes } from '@/core/painting/notes';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';

@@ -1,4 +1,4 @@
-import { chevronRightIcon } from '@/ui/icons';
+import { chevronRightIcon } from '@/ui/desk-icons';
 import { useRouter } from 'expo-router';
 import { coatAddress } from '@/features/addresses';
 import { StyleSheet, View } from 'react-native';

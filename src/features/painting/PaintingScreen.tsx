@@ -1,4 +1,4 @@
-import { tuneVariantIcon } from '@/ui/icons';
+import { tuneVariantIcon } from '@/ui/desk-icons';
 import { useRouter } from 'expo-router';
 import { aboutAddress, passageAddress } from '@/features/addresses';
 import { useState } from 'react';

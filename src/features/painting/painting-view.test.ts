@@ -1,4 +1,5 @@
-import { assessPainting, layCoat, type Painting } from '@/core/painting';
+import { assessPainting, type Painting } from '@/core/painting';
+import { layCoat } from '@/core/painting/events';
 import {
   isoDaysAgo,
   making,

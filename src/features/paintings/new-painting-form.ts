@@ -7,13 +7,12 @@ import {
   GROUND_WHITES,
   OLD_SURFACES,
   paintingSchema,
-  startPainting,
   SUPPORT_KINDS,
   type Ground,
   type Making,
-  type NewPainting,
   type Painting,
 } from '@/core/painting';
+import { startPainting, type NewPainting } from '@/core/painting/start';
 import { METHOD_KEYS, METHODS } from '@/data/methods';
 import { toMm } from '@/features/units';
 import { nowMs } from '@/store/clock';

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
-import { withoutEvent, type PaintingEvent } from '@/core/painting';
+import { withoutEvent } from '@/core/painting/events';
+import { type PaintingEvent } from '@/core/painting';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';

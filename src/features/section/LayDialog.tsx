@@ -3,7 +3,6 @@ import { View } from 'react-native';
 import { CoreError } from '@/core/errors';
 import {
   coatOf,
-  layCoat,
   liftsAt,
   openAt,
   overruleCoat,
@@ -13,6 +12,7 @@ import {
   type Painting,
   type PassageAssessment,
 } from '@/core/painting';
+import { layCoat } from '@/core/painting/events';
 import { stops, type Finding } from '@/core/rules';
 import type { RuleKey } from '@/data/rules';
 import { FindingNotices } from '@/features/findings/FindingNotices';

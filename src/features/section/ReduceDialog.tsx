@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { CoreError } from '@/core/errors';
-import { HOW_REDUCED, reduceFilm, type HowReduced, type Painting } from '@/core/painting';
+import { HOW_REDUCED, type HowReduced, type Painting } from '@/core/painting';
+import { reduceFilm } from '@/core/painting/events';
 import type { Left } from '@/data/applications';
 import { RULE_TEXTS } from '@/data/rule-texts';
 import { changePainting } from '@/store/actions';

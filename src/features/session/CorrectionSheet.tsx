@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { CoreError } from '@/core/errors';
-import { reduceFilm, type HowReduced, type Painting } from '@/core/painting';
+import { reduceFilm } from '@/core/painting/events';
+import { type HowReduced, type Painting } from '@/core/painting';
 import { correctPassage, type AddedCorrection } from '@/core/painting/corrections';
 import { changePainting } from '@/store/actions';
 import { nowIso } from '@/store/clock';

@@ -1,18 +1,20 @@
 import { useRouter } from 'expo-router';
-import { useMemo } from 'react';
-import { FlatList, View } from 'react-native';
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
 import { sessionMinutes, type Session } from '@/core/session';
 import { sessionAddress } from '@/features/addresses';
 import { useNow, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { GoTo } from '@/ui/GoTo';
-import { BackButton } from '@/ui/Screen';
-import { Heading, Text } from '@/ui/Text';
+import { Screen } from '@/ui/Screen';
+import { Text } from '@/ui/Text';
 import { shortTime } from '@/ui/time/words';
 import { colour, space } from '@/ui/tokens';
 import { timer, useSessions } from './useSession';
 
 const WEEK_MS = 7 * 86_400_000;
+/** Years of sessions are not drawn at once. */
+const AT_ONCE = 40;
 
 /** Every session, the newest first. */
 export function LogScreen() {
@@ -26,34 +28,32 @@ export function LogScreen() {
         .reduce((sum, s) => sum + sessionMinutes(s, nowMs), 0),
     [sessions, nowMs],
   );
+  const [shown, setShown] = useState(AT_ONCE);
   return (
-    <FlatList
-      data={sessions}
-      keyExtractor={(s) => s.id}
-      contentContainerStyle={{ padding: space.xl, maxWidth: 720 }}
-      ListHeaderComponent={
-        <View style={{ gap: space.m, marginBottom: space.m }}>
-          <View style={{ flexDirection: 'row', gap: space.s }}>
-            <BackButton onPress={() => router.navigate('/studio')} />
-            <View style={{ flex: 1 }}>
-              <Heading level={1} size="title">
-                Session log
-              </Heading>
-              <Text tone="ink2">{`${timer(week)} h in the last seven days`}</Text>
-            </View>
-          </View>
-          <Action
-            title="To the session"
-            onPress={() => router.push('/session')}
-            style={{ alignSelf: 'flex-start' }}
-          />
-          {sessions.length === 0 ? (
-            <Text tone="ink2">No session is noted yet. Begin one from Today.</Text>
-          ) : null}
-        </View>
-      }
-      renderItem={({ item }) => <Row session={item} nowMs={nowMs} />}
-    />
+    <Screen
+      title="Session log"
+      subtitle={`${timer(week)} h in the last seven days`}
+      onBack={() => router.navigate('/studio')}
+    >
+      <Action
+        title="To the session"
+        onPress={() => router.push('/session')}
+        style={{ alignSelf: 'flex-start' }}
+      />
+      {sessions.length === 0 ? (
+        <Text tone="ink2">No session is noted yet. Begin one from Today.</Text>
+      ) : null}
+      {sessions.slice(0, shown).map((session) => (
+        <Row key={session.id} session={session} nowMs={nowMs} />
+      ))}
+      {sessions.length > shown ? (
+        <Action
+          title={`${sessions.length - shown} older sessions`}
+          kind="quiet"
+          onPress={() => setShown(shown + AT_ONCE)}
+        />
+      ) : null}
+    </Screen>
   );
 }
 

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { GoTo } from '@/ui/GoTo';
 import { Icon } from '@/ui/Icon';
-import { chevronRightIcon } from '@/ui/icons';
+import { chevronRightIcon } from '@/ui/desk-icons';
 import { Screen } from '@/ui/Screen';
 import { Text } from '@/ui/Text';
 import { colour, space, TARGET } from '@/ui/tokens';

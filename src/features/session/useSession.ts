@@ -1,6 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { CoreError } from '@/core/errors';
-import { layCoat, openAt, topLaid, unlaidPassages, type Painting } from '@/core/painting';
+import { layCoat } from '@/core/painting/events';
+import { openAt, topLaid, unlaidPassages, type Painting } from '@/core/painting';
 import { assessPainting } from '@/core/painting';
 import {
   beginSession,

@@ -11,7 +11,7 @@ import { useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { GoTo } from '@/ui/GoTo';
 import { Icon } from '@/ui/Icon';
-import { minusIcon, plusIcon } from '@/ui/icons';
+import { minusIcon, plusIcon } from '@/ui/desk-icons';
 import { Heading, Text } from '@/ui/Text';
 import { colour, radius, space, TARGET } from '@/ui/tokens';
 

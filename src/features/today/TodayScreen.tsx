@@ -1,16 +1,17 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { clusterRows, type TodayGroup, type TodayRow } from '@/core/today';
 import { HoursAtHand, WorthATouch } from '@/features/desk';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { Heading, Text } from '@/ui/Text';
-import { LightBand } from '@/ui/time/LightBand';
 import { DiamondKey } from '@/ui/time/WindowBar';
 import { longDay } from '@/ui/time/words';
 import { colour, space, WIDE_FROM } from '@/ui/tokens';
 import { DaysHeader, TodayRowView } from './TodayRowView';
 import { useToday } from './useToday';
+
+const DaylightBand = lazy(() => import('./DaylightBand'));
 
 const GROUPS: { key: TodayGroup; name: string; none: string }[] = [
   { key: 'takes-a-coat', name: 'Takes a coat now', none: 'Nothing takes a coat now.' },
@@ -50,7 +51,13 @@ export function TodayScreen() {
             </Text>
           </View>
         </View>
-        {width > 0 ? <LightBand width={width} nowMs={view.nowMs} {...view.daylight} /> : null}
+        <View style={styles.band}>
+          {width > 0 ? (
+            <Suspense fallback={null}>
+              <DaylightBand width={width} nowMs={view.nowMs} />
+            </Suspense>
+          ) : null}
+        </View>
         <View style={[styles.content, wide && { maxWidth: 900 }]}>
           <UnreadableNotices />
           {GROUPS.map((group, i) => (
@@ -125,6 +132,8 @@ function MarkKey() {
 const styles = StyleSheet.create({
   head: { padding: space.xl, paddingBottom: space.m, flexDirection: 'row' },
   content: { paddingHorizontal: space.xl, paddingBottom: space.xxl, paddingTop: space.s },
+  // As tall as what comes into it, so that nothing moves.
+  band: { height: 80 },
   groupHead: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },
   key: { flexDirection: 'row', alignItems: 'center', gap: space.xs },
   rule: { height: 1, backgroundColor: colour.rule, marginTop: space.xs },

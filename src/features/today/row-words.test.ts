@@ -1,4 +1,5 @@
-import { layCoat, assessPainting, type Painting } from '@/core/painting';
+import { layCoat } from '@/core/painting/events';
+import { assessPainting, type Painting } from '@/core/painting';
 import {
   DAY,
   isoDaysAgo,

@@ -1,34 +1,8 @@
-import { startOfDay } from 'date-fns/startOfDay';
 import { useMemo } from 'react';
-import { getTimes } from 'suncalc';
 import { dryingRate } from '@/core/drying';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { today, type TodayGroup, type TodayRow } from '@/core/today';
-import {
-  useAssessments,
-  useAssessOptions,
-  useNow,
-  usePaintings,
-  useStoreSelector,
-} from '@/store/hooks';
-
-export interface Daylight {
-  dayStartMs: number;
-  dawnMs: number | null;
-  duskMs: number | null;
-}
-
-const MS_PER_DEGREE_OF_LONGITUDE = 240_000;
-
-/** Sunrise and sunset at the studio's latitude; the longitude is taken from the clock's offset, good to half an hour. */
-function daylightOf(nowMs: number, latitudeDeg: number): Daylight {
-  const longitude = (-new Date(nowMs).getTimezoneOffset() * 60_000) / MS_PER_DEGREE_OF_LONGITUDE;
-  const dayStartMs = startOfDay(nowMs).getTime();
-  const times = getTimes(new Date(dayStartMs + 12 * 3_600_000), latitudeDeg, longitude);
-  const ms = (date: Date | null | undefined) =>
-    date && !Number.isNaN(date.getTime()) ? date.getTime() : null;
-  return { dayStartMs, dawnMs: ms(times.sunrise), duskMs: ms(times.sunset) };
-}
+import { useAssessments, useAssessOptions, useNow, usePaintings } from '@/store/hooks';
 
 /** "about as usual" against the reference climate of the tables. */
 function rateWords(rate: number): string {
@@ -43,7 +17,6 @@ export interface TodayView {
   empty: boolean;
   climateLine: string;
   rateLine: string;
-  daylight: Daylight;
   rows: Record<TodayGroup, TodayRow[]>;
 }
 
@@ -51,7 +24,6 @@ export function useToday(): TodayView {
   const nowMs = useNow();
   const paintings = usePaintings();
   const assessments = useAssessments(paintings, nowMs);
-  const latitudeDeg = useStoreSelector((state) => state.studio.latitudeDeg);
   const { climate } = useAssessOptions(nowMs);
   const rows = useMemo(() => today(assessments, nowMs), [assessments, nowMs]);
   return {
@@ -59,7 +31,6 @@ export function useToday(): TodayView {
     empty: paintings.length === 0,
     climateLine: `${+climate.temperatureC.toFixed(1)} °C  ${Math.round(climate.relativeHumidityPct)} %`,
     rateLine: rateWords(dryingRate(STUDIO_HANDBOOK.constants, climate)),
-    daylight: useMemo(() => daylightOf(nowMs, latitudeDeg), [nowMs, latitudeDeg]),
     rows,
   };
 }

@@ -1,7 +1,7 @@
 import { Pressable, StyleSheet, View } from 'react-native';
 import Svg, { Rect } from 'react-native-svg';
 import { FINDINGS, type Finding } from '@/data/learning';
-import { checkIcon } from '@/ui/icons';
+import { checkIcon } from '@/ui/desk-icons';
 import { Icon } from '@/ui/Icon';
 import { TextureDefs, useTextures } from '@/ui/film/textures';
 import type { FilmState } from '@/ui/film/step';
