@@ -21,12 +21,15 @@ const EXAMPLES = [
 
 test('the documented examples run as printed', () => {
   expect(EXAMPLES.map((e) => e.verb).sort()).toEqual([
+    'climate',
     'compatibility',
     'dry',
     'film',
+    'learn',
     'medium',
     'quantity',
     'repair',
+    'today',
     'transfer',
     'verdicts',
   ]);
@@ -42,6 +45,15 @@ test('the documented examples run as printed', () => {
   expect(out.verdicts.pairs[0].verdicts['total-oil'].verdict).toBe('caution');
   expect(out.verdicts.pairs[0].repairs[0].sentence).toMatch(/stand oil brings it to/);
   expect(out.dry.windows.touchDry.p50 < out.dry.windows.touchDry.p90).toBe(true);
+  expect(out.dry.finish.recoat.p50 > out.dry.windows.touchDry.p50).toBe(true);
+  expect(out.climate.hours).toHaveLength(24);
+  expect(out.climate.doseDays).toBeCloseTo(out.climate.meanRate, 9);
+  expect(out.learn.factors.map((f: { factor: string }) => f.factor)).toContain('studio');
+  expect(out.learn.films[0].touchDoseDays.p50).toBeGreaterThan(3.9);
+  expect(out.learn.films[0].touchDoseDays.p50).toBeLessThan(7.1);
+  expect(out.today.session.works).toMatchObject([
+    { coat: 'Block-in', painting: 'Three Jars', passages: ['jars', 'wall'], reason: 'fits' },
+  ]);
   expect(out.repair.repairs[0].touchDryDaysAfter).toBeGreaterThan(0);
   expect(out.repair.wishes.length).toBeGreaterThan(0);
   const rules = (i: number) =>

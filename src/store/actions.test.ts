@@ -87,7 +87,9 @@ test('the demo studio is a valid file, alive whenever it is opened, and leaves n
   for (const now of [Date.UTC(2026, 1, 17, 10), Date.UTC(2031, 6, 1, 22)]) {
     const demo = demoStudio(now);
     const read = readExport(JSON.stringify(demo));
-    expect(read.paintings).toHaveLength(3);
+    expect(read.paintings).toHaveLength(4);
+    expect(read.sessions).toHaveLength(1);
+    expect(read.climate.length).toBeGreaterThan(0);
     for (const p of read.paintings)
       for (const e of p.events) expect(Date.parse(e.at)).toBeLessThanOrEqual(now);
     const store = createStore();

@@ -65,6 +65,9 @@ const running = (values: Float64Array): Float64Array => {
   return sums;
 };
 
+/** A dose a day this small is none: no paint dries in a million years. */
+const STANDSTILL = 1e-9;
+
 /** Index of the last sum that is at most `value`; sums never fall. */
 function lastAtMost(sums: Float64Array, value: number): number {
   let low = 0;
@@ -134,7 +137,7 @@ export function timelineOf({
   /** The hour at which the pattern's integral from the epoch is `value`; null where it never rises so far. */
   const patternInverse = (of: Summed, value: number): number | null => {
     const perDay = daySums[of][HOURS_PER_DAY]!;
-    if (perDay <= 0) return null;
+    if (perDay < STANDSTILL) return null;
     const days = Math.floor(value / perDay);
     const rest = value - days * perDay;
     const i = Math.min(HOURS_PER_DAY - 1, lastAtMost(daySums[of], rest));

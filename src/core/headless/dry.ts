@@ -2,16 +2,21 @@ import { z } from 'zod';
 import { ABSORBING_SURFACES } from '@/data/grounds';
 import {
   climateSchema,
-  dryingClock,
+  constantAir,
   dryingTimes,
   dryingWindows,
   FILM_TEST_STAGES,
+  FINISH_STAGES,
+  finishWindows,
+  type FinishStage,
   filmTestDoses,
   REFERENCE_CLIMATE,
   STAGES,
 } from '../drying';
 import { filmOfRecipe, recipeSchema } from '../film';
 import { STUDIO_HANDBOOK } from '../handbook';
+import { SCHOOL_KEYS, SCHOOLS } from '../schools';
+import { airOf, seriesSchema } from './climate';
 import type { DefineVerb } from './define';
 
 const time = z.iso.datetime().nullable();
@@ -19,7 +24,7 @@ const windowSchema = z.object({ p10: time, p25: time, p50: time, p75: time, p90:
 const dose = z.object({ median: z.number(), sigma: z.number() });
 const iso = (ms: number | null): string | null => (ms === null ? null : new Date(ms).toISOString());
 
-/** dry: when a coat is open, set, touch-dry and through-dry in a constant climate. */
+/** dry: when a coat is open, set, touch-dry, through-dry, takes a coat and a varnish, in a climate or by readings. */
 export const dryVerb = (define: DefineVerb) =>
   define({
     name: 'dry',
@@ -29,6 +34,11 @@ export const dryVerb = (define: DefineVerb) =>
       laidAt: z.iso.datetime(),
       coveredAt: z.iso.datetime().nullable().default(null),
       climate: climateSchema.default(REFERENCE_CLIMATE),
+      series: seriesSchema
+        .nullable()
+        .default(null)
+        .describe('readings of a logger; where given, they stand for the climate'),
+      school: z.enum(SCHOOL_KEYS).default('total-oil').describe('for when it takes a coat'),
       below: z
         .object({
           surface: z
@@ -57,17 +67,30 @@ export const dryVerb = (define: DefineVerb) =>
           >,
         )
         .describe('medians'),
+      finish: z.object(
+        Object.fromEntries(FINISH_STAGES.map((stage) => [stage, windowSchema])) as Record<
+          FinishStage,
+          typeof windowSchema
+        >,
+      ),
     }),
-    run: ({ recipe, laidAt, coveredAt, climate, below }) => {
+    run: ({ recipe, laidAt, coveredAt, climate, series, school, below }) => {
+      const { constants } = STUDIO_HANDBOOK;
       const film = filmOfRecipe(STUDIO_HANDBOOK, recipe);
-      const times = dryingTimes(STUDIO_HANDBOOK, film, recipe.thicknessUm, below, climate);
-      const clock = dryingClock(
-        STUDIO_HANDBOOK.constants,
-        times.kind,
-        climate,
-        Date.parse(laidAt),
-        coveredAt === null ? null : Date.parse(coveredAt),
-      );
+      const air = series ? airOf(series) : constantAir(constants, climate);
+      const laidAtMs = Date.parse(laidAt);
+      const cover = coveredAt === null ? null : Date.parse(coveredAt);
+      // Whether it is oil or acrylic is known before how long it takes.
+      const { kind } = dryingTimes(STUDIO_HANDBOOK, film, recipe.thicknessUm, below, climate);
+      const clock = air.clock(kind, laidAtMs, cover);
+      const times = dryingTimes(STUDIO_HANDBOOK, film, recipe.thicknessUm, below, (dose) => {
+        const toMs = clock.timeOf(dose) ?? laidAtMs;
+        return {
+          climate: air.meanBetween(laidAtMs, toMs),
+          weatherSigma: air.weatherSigma(laidAtMs, toMs),
+        };
+      });
+      const finish = finishWindows(constants, times, clock, SCHOOLS[school].recoat);
       const windows = dryingWindows(STUDIO_HANDBOOK.constants, times, clock);
       const told = ({ p10, p25, p50, p75, p90 }: (typeof windows)['set']) => ({
         p10: iso(p10),
@@ -93,6 +116,12 @@ export const dryVerb = (define: DefineVerb) =>
           tackFree: medianOf(finer.tackFree),
           recoat: medianOf(finer.recoat),
           dryHard: medianOf(finer.dryHard),
+        },
+        finish: {
+          recoat: told(finish.recoat),
+          retouch: told(finish.retouch),
+          varnishModern: told(finish.varnishModern),
+          varnishTraditional: told(finish.varnishTraditional),
         },
       };
     },

@@ -1,10 +1,13 @@
 import type { z } from 'zod';
+import { climateVerb } from './climate';
 import { compatibilityVerb } from './compatibility';
 import { dryVerb } from './dry';
 import { filmVerb } from './film';
+import { learnVerb } from './learn';
 import { mediumVerb } from './medium';
 import { quantityVerb } from './quantity';
 import { repairVerb } from './repair';
+import { todayVerb } from './today';
 import { transferVerb } from './transfer';
 import { verdictsVerb } from './verdicts';
 
@@ -38,6 +41,9 @@ export const VERBS: Record<string, Verb> = Object.fromEntries(
     mediumVerb,
     quantityVerb,
     transferVerb,
+    climateVerb,
+    learnVerb,
+    todayVerb,
   ].map((make) => {
     const verb = make(defineVerb);
     return [verb.name, verb];

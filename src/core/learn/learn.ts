@@ -117,6 +117,13 @@ const WIDENINGS = Array.from({ length: 21 }, (_, i) => 1 + i * 0.05);
 /** How readily it widens, ln; and over how many days a score is forgotten by half. */
 const WIDEN_SPREAD = 0.15;
 
+/**
+ * Where many tests would have to be misread the windows are too narrow: so a misread test is a dearer excuse here
+ * than in the fit, where it protects the estimate from a single odd one.
+ */
+const MISREAD_EXCUSE = 1 / 4;
+const STRICT_NOISE = { ...STUDIO_NOISE, eps: STUDIO_NOISE.eps * MISREAD_EXCUSE };
+
 /** The widening that would have made the past forecasts most likely. */
 function wideningOf(sites: { site: Site; cavity: Cavity }[]): number {
   const score = (widen: number): number => {
@@ -126,7 +133,8 @@ function wideningOf(sites: { site: Site; cavity: Cavity }[]): number {
       return (
         s +
         site.tests.reduce((sum, test) => {
-          filmLogLikelihood([test], cavity.mean, sd, STUDIO_NOISE, out);
+          const strict = { ...test, floor: test.floor * MISREAD_EXCUSE };
+          filmLogLikelihood([strict], cavity.mean, sd, STRICT_NOISE, out);
           return sum + out[0]! / site.tests.length;
         }, 0)
       );

@@ -1,0 +1,192 @@
+import { CoreError } from '../errors';
+import { constantAir, REFERENCE_CLIMATE } from '../drying';
+import { STUDIO_HANDBOOK } from '../handbook';
+import { layCoat } from '../painting/events';
+import { newPainting } from '../testing/paintings';
+import { FLESH, part, recipe } from '../testing/recipes';
+import {
+  addPhoto,
+  addWork,
+  beginSession,
+  changeMix,
+  coverPalette,
+  editSession,
+  endSession,
+  finishWork,
+  isPaused,
+  mergeSessions,
+  minutesByPainting,
+  paceOf,
+  paletteWindow,
+  passagesCm2,
+  pause,
+  putOut,
+  removePhoto,
+  removeWork,
+  resume,
+  runningWork,
+  sessionMinutes,
+  sessionSchema,
+  takeUp,
+  timeBoxOf,
+  workedMinutes,
+  type Session,
+} from '.';
+
+const START = Date.UTC(2026, 1, 17, 9);
+const at = (minutes: number): string => new Date(START + minutes * 60_000).toISOString();
+let n = 0;
+const making = (minutes: number) => ({ now: at(minutes), newId: () => `s${++n}` });
+const work = (name: string, plannedMinutes: number | null = 30) => ({
+  paintingId: 'p',
+  passageIds: ['a'],
+  coatId: name,
+  name,
+  plannedMinutes,
+});
+const begun = (names = ['tone', 'glaze', 'scumble']): Session =>
+  beginSession(
+    { works: names.map((x) => work(x)), boxMinutes: 120, goal: ' the wall ' },
+    making(0),
+  );
+const refusal = (f: () => unknown): string => {
+  try {
+    f();
+  } catch (error) {
+    if (error instanceof CoreError) return error.code;
+    throw error;
+  }
+  return 'accepted';
+};
+
+test('the first work is in hand at once; done, the next is; the clock stands in pauses', () => {
+  let s = begun();
+  expect(s.goal).toBe('the wall');
+  expect(runningWork(s)!.name).toBe('tone');
+  s = finishWork(s, s.works[0]!.id, making(20));
+  expect(runningWork(s)!.name).toBe('glaze');
+  s = pause(s, making(30));
+  expect(isPaused(s)).toBe(true);
+  expect(runningWork(s)).toBeNull();
+  expect(pause(s, making(31))).toBe(s);
+  s = resume(s, making(50));
+  expect(runningWork(s)!.name).toBe('glaze');
+  const now = START + 60 * 60_000;
+  expect(sessionMinutes(s, now)).toBe(40);
+  expect(s.works.map((w) => workedMinutes(w, now))).toEqual([20, 20, 0]);
+  const box = timeBoxOf(s, now);
+  expect(box.leftMinutes).toBe(80);
+  expect(box.works.map((w) => w.left)).toEqual([10, 10, 30]);
+  s = endSession(s, making(70));
+  // What is over stands still.
+  expect(sessionMinutes(s, now + 1e9)).toBe(50);
+  expect(sessionSchema.parse(s)).toEqual(s);
+});
+
+test('work is taken up, put down and taken up again; something else can be added', () => {
+  let s = begun();
+  s = takeUp(s, s.works[2]!.id, making(10));
+  s = takeUp(s, s.works[0]!.id, making(15));
+  expect(s.works.map((w) => workedMinutes(w, START + 20 * 60_000))).toEqual([15, 0, 5]);
+  s = addWork(s, work('looking', null), making(20));
+  expect(runningWork(s)!.name).toBe('tone');
+  s = finishWork(s, s.works[0]!.id, making(22));
+  s = finishWork(s, runningWork(s)!.id, making(23));
+  s = finishWork(s, runningWork(s)!.id, making(24));
+  expect(runningWork(s)).toBeNull();
+  s = addWork(s, work('more'), making(30));
+  expect(runningWork(s)!.name).toBe('more');
+  expect(removeWork(s, s.works[0]!.id).works).toHaveLength(4);
+});
+
+test('a session that has ended is not worked in, and cannot end before it begins', () => {
+  const s = endSession(begun(), making(10));
+  expect(refusal(() => takeUp(s, s.works[0]!.id, making(20)))).toBe('order');
+  expect(refusal(() => addWork(s, work('x'), making(20)))).toBe('order');
+  expect(refusal(() => endSession(s, making(20)))).toBe('order');
+  expect(refusal(() => takeUp(begun(), 'nobody', making(1)))).toBe('unknown-coat');
+  expect(refusal(() => editSession(s, { endedAt: at(-10) }))).toBe('order');
+  expect(editSession(s, { note: 'cool light', reached: 'partly' })).toMatchObject({
+    note: 'cool light',
+    reached: 'partly',
+    revision: s.revision + 1,
+  });
+});
+
+test('two tabs that log at once lose nothing', () => {
+  const base = begun();
+  const mine = putOut(base, { name: 'grey', recipe: recipe(FLESH), ml: 4 }, making(5));
+  const photo = { id: 'ph', paintingId: 'p', takenAt: at(6), width: 10, height: 10 };
+  const theirs = finishWork(addPhoto(base, photo), base.works[0]!.id, making(8));
+  const merged = mergeSessions(base, mine, theirs);
+  expect(merged.palette.map((m) => m.name)).toEqual(['grey']);
+  expect(merged.photos).toEqual([photo]);
+  expect(merged.works[0]!.done).toBe(true);
+  expect(merged.revision).toBe(theirs.revision + 1);
+  expect(removePhoto(merged, 'ph').photos).toEqual([]);
+});
+
+describe('the palette', () => {
+  const air = constantAir(STUDIO_HANDBOOK.constants, REFERENCE_CLIMATE);
+  const windowAt = (s: Session, minutes: number) =>
+    paletteWindow(STUDIO_HANDBOOK, air, REFERENCE_CLIMATE, s.palette[0]!, START + minutes * 60_000);
+  const mixed = (r = recipe(FLESH)) =>
+    putOut(begun(), { name: 'flesh', recipe: r, ml: null }, making(0));
+
+  // Common practice, no source: kept covered and cool a mix stays usable for a day or days.
+  test('a mix stays usable for days, covered and cool longer; alkyd is shorter', () => {
+    const open = windowAt(mixed(), 0).p90!;
+    expect(open - START).toBeGreaterThan(0.4 * 86_400_000);
+    const covered = windowAt(coverPalette(mixed(), making(60)), 60).p90!;
+    expect(covered).toBeGreaterThan(open + 86_400_000);
+    const alkyd = windowAt(mixed(recipe(FLESH, 0.3, [part('alkyd-medium')])), 0).p90!;
+    expect(alkyd).toBeLessThan(open);
+  });
+
+  test('what is gone is gone, and what is past its time is told so', () => {
+    const s = mixed();
+    expect(windowAt(s, 10).usable).toBe(true);
+    expect(windowAt(s, 60 * 24 * 60).usable).toBe(false);
+    expect(windowAt(changeMix(s, s.palette[0]!.id, { goneAt: at(5) }), 10).usable).toBe(false);
+  });
+});
+
+test("the painter's own pace bends the usual one as sessions come in", () => {
+  const painting = newPainting();
+  const coat = painting.coats[0]!;
+  const session = (minutes: number): Session => {
+    const s = beginSession(
+      {
+        works: [
+          {
+            paintingId: painting.id,
+            passageIds: coat.passageIds,
+            coatId: coat.id,
+            name: coat.name,
+            plannedMinutes: null,
+          },
+        ],
+        boxMinutes: null,
+        goal: '',
+      },
+      making(0),
+    );
+    return endSession(finishWork(s, s.works[0]!.id, making(minutes)), making(minutes));
+  };
+  const paintings = {
+    [painting.id]: layCoat(
+      painting,
+      { coatId: coat.id, passageIds: coat.passageIds, at: at(0), spot: null, intoWet: false },
+      making(1),
+    ),
+  };
+  const usual = paceOf([], paintings)[coat.role];
+  const slow = Array.from({ length: 6 }, () => session(600));
+  const own = paceOf(slow, paintings)[coat.role];
+  expect(own).toBeLessThan(usual);
+  // Six sessions outweigh the usual, which counts as two.
+  const cm2 = passagesCm2(painting, coat.passageIds);
+  expect(own).toBeCloseTo(Math.exp((2 * Math.log(usual) + 6 * Math.log(cm2 / 600)) / 8), 6);
+  expect(paceOf([session(4)], paintings)[coat.role]).toBe(usual);
+  expect(minutesByPainting(slow, 0)[painting.id]).toBe(3600);
+});
