@@ -94,7 +94,7 @@ test('the demo studio is a valid file, alive whenever it is opened, and leaves n
       for (const e of p.events) expect(Date.parse(e.at)).toBeLessThanOrEqual(now);
     const store = createStore();
     store.dispatch(openDemo(demo));
-    expect(store.getState().paintings.ids).toHaveLength(3);
+    expect(store.getState().paintings.ids).toHaveLength(4);
     expect(store.getState().undo.changes).toEqual([]);
   }
 });

@@ -3,8 +3,11 @@ import { type Painting } from '@/core/painting';
 import { making, newPainting, NOW } from '@/core/testing/paintings';
 import { createKeeper, type Storage, type Surroundings } from './keeper';
 import { putPaint } from '@/core/cabinet';
-import { changeCabinet, undone } from './actions';
+import { hoursOf } from '@/core/climate';
+import { beginSession, editSession, putOut, type Session } from '@/core/session';
+import { addSession, changeCabinet, removeSession, takeInHours, undone } from './actions';
 import { painterChanged } from './paintings';
+import { sessionChanged } from './sessions';
 import { createStore, type Store } from './store';
 import { settingsChanged } from './studio';
 
@@ -279,5 +282,70 @@ describe('the cabinet', () => {
     await keeper.flush();
     expect(store.getState().saving.phase).toBe('saved');
     expect(data.get('set-aside:cabinet')).toBe('{"schemaVersion":1}');
+  });
+});
+
+describe('sessions and readings', () => {
+  const session = (store: Store, change: (s: Session) => Session) => {
+    const before = Object.values(store.getState().sessions.entities)[0]!;
+    store.dispatch(sessionChanged({ what: 'Changed', before, after: change(before) }));
+  };
+  const reading = (hour: number, temperatureC: number) =>
+    hoursOf([{ atMs: Date.parse(NOW) + hour * 3_600_000, temperatureC, relativeHumidityPct: 50 }]);
+
+  test('two tabs that log at once lose nothing, and a deleted session stays deleted', async () => {
+    const { data, storage } = memoryStorage();
+    const alone = mutex();
+    const a = tab(storage, () => {}, alone);
+    const b = tab(storage, () => {}, alone);
+    await a.keeper.start();
+    const begun = beginSession({ works: [], boxMinutes: 60, goal: 'the sky' }, making());
+    a.store.dispatch(addSession(begun));
+    await a.keeper.flush();
+    await b.keeper.start();
+    session(a.store, (s) =>
+      putOut(s, { name: 'grey', recipe: newPainting().coats[0]!.recipe, ml: 3 }, making()),
+    );
+    session(b.store, (s) => editSession(s, { note: 'cold light' }));
+    await Promise.all([a.keeper.flush(), b.keeper.flush()]);
+    const kept = JSON.parse(data.get(`session:${begun.id}`)!) as Session;
+    expect([kept.note, kept.palette.map((m) => m.name)]).toEqual(['cold light', ['grey']]);
+    await b.keeper.arrived([`session:${begun.id}`]);
+    b.store.dispatch(removeSession(begun.id));
+    await b.keeper.flush();
+    expect(data.has(`session:${begun.id}`)).toBe(false);
+    await a.keeper.arrived([`session:${begun.id}`]);
+    expect(a.store.getState().sessions.ids).toEqual([]);
+    // And the deletion can be undone.
+    b.store.dispatch(undone());
+    await b.keeper.flush();
+    expect(data.has(`session:${begun.id}`)).toBe(true);
+  });
+
+  test('two tabs that hear one logger keep every hour of both, though both began the month', async () => {
+    const { data, storage } = memoryStorage();
+    const alone = mutex();
+    const a = tab(storage, () => {}, alone);
+    const b = tab(storage, () => {}, alone);
+    await a.keeper.start();
+    await b.keeper.start();
+    a.store.dispatch(takeInHours(reading(0, 18)));
+    b.store.dispatch(takeInHours(reading(1, 19)));
+    await Promise.all([a.keeper.flush(), b.keeper.flush()]);
+    const month = JSON.parse(data.get('climate:2026-02')!) as { hours: number[][] };
+    expect(month.hours.map((h) => h[1])).toEqual([18, 19]);
+  });
+
+  test('a session nobody can read is named and does not stop the others', async () => {
+    const { data, storage } = memoryStorage();
+    data.set('session:x', '{"schemaVersion":1}');
+    data.set('climate:2026-01', '[]');
+    const { store, keeper } = tab(storage);
+    await keeper.start();
+    expect(store.getState().saving.unreadable.map((u) => u.key)).toEqual([
+      'session:x',
+      'climate:2026-01',
+    ]);
+    expect(data.get('session:x')).toBe('{"schemaVersion":1}');
   });
 });

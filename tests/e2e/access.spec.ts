@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, test } from './studio';
+import { expect, openPlace, test } from './studio';
 
 /** Open the demo studio and go somewhere in it. */
 async function demo(page: Page): Promise<void> {
@@ -67,11 +67,11 @@ const SCREENS: { name: string; go: (page: Page) => Promise<unknown> }[] = [
       await expect(page.getByRole('heading', { name: 'Used last' })).toBeVisible();
     },
   },
-  { name: 'cabinet', go: (page) => page.getByRole('link', { name: 'Cabinet' }).click() },
+  { name: 'cabinet', go: (page) => openPlace(page, 'Cabinet') },
   {
     name: 'a paint of the cabinet',
     go: async (page) => {
-      await page.getByRole('link', { name: 'Cabinet' }).click();
+      await openPlace(page, 'Cabinet');
       await page.getByRole('link', { name: /^Lead white/ }).click();
       await expect(page.getByText(/Lead builds up/)).toBeVisible();
     },
@@ -85,7 +85,48 @@ const SCREENS: { name: string; go: (page: Page) => Promise<unknown> }[] = [
       await expect(page.getByRole('link', { name: `${name}, here` })).toBeVisible();
     },
   })),
-  { name: 'settings', go: (page) => page.getByRole('link', { name: 'Settings' }).click() },
+  {
+    name: 'touch',
+    go: async (page) => {
+      await openPlace(page, 'Touch');
+      await page.getByRole('radio', { name: /^tacky/ }).click();
+    },
+  },
+  ...['Climate', 'What it has learned', 'Session log'].map((name) => ({
+    name: name.toLowerCase(),
+    go: async (page: Page) => {
+      await openPlace(page, 'Studio');
+      await page
+        .getByRole('navigation', { name: 'Studio' })
+        .getByRole('link', { name, exact: true })
+        .click();
+      await expect(page.getByRole('heading', { level: 1, name })).toBeVisible();
+    },
+  })),
+  {
+    name: 'a session that runs',
+    go: async (page) => {
+      await page.getByRole('button', { name: 'Begin', exact: true }).click();
+      await expect(page.getByRole('timer')).toBeVisible();
+    },
+  },
+  {
+    name: 'the end of a session',
+    go: async (page) => {
+      await page.getByRole('button', { name: 'Begin', exact: true }).click();
+      await page.getByRole('button', { name: 'End', exact: true }).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+    },
+  },
+  {
+    name: 'back after a break',
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Paintings' }).click();
+      await page.getByRole('link', { name: 'Brick Kiln, First Frost' }).click();
+      await expect(page.getByRole('region', { name: 'After the break' })).toBeVisible();
+    },
+  },
+  { name: 'settings', go: (page) => openPlace(page, 'Settings') },
   {
     name: 'about',
     go: async (page) => {

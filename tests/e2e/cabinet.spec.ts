@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
-import { expect, startPainting, stored, test } from './studio';
+import { expect, openPlace, startPainting, stored, test } from './studio';
 
 /** Make a paint of one's own in the cabinet: oil by weight as the maker says. */
 async function makePaint(page: import('@playwright/test').Page, name: string): Promise<void> {
-  await page.getByRole('link', { name: 'Cabinet' }).click();
+  await openPlace(page, 'Cabinet');
   await page.getByRole('button', { name: 'A new paint' }).click();
   await page.getByLabel('Name', { exact: true }).fill(name);
   await page.getByRole('button', { name: /^Pigment 1: Titanium white/ }).click();

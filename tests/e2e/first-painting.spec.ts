@@ -1,4 +1,13 @@
-import { expect, importText, savedFile, startPainting, stored, test, wipe } from './studio';
+import {
+  expect,
+  importText,
+  openPlace,
+  savedFile,
+  startPainting,
+  stored,
+  test,
+  wipe,
+} from './studio';
 
 test('from the empty studio to a mended, laid, kept and restored painting', async ({ page }) => {
   await page.goto('/');
@@ -56,7 +65,7 @@ test('from the empty studio to a mended, laid, kept and restored painting', asyn
   const before = await stored(page);
 
   // Export, wipe, import: the same state.
-  await page.getByRole('link', { name: 'Settings' }).click();
+  await openPlace(page, 'Settings');
   const file = await savedFile(page, 'Export the studio');
   expect(file.name).toMatch(/^studio-\d{4}-\d\d-\d\d\.tawny\.json$/);
   expect(JSON.parse(file.text)).toMatchObject({
@@ -66,7 +75,7 @@ test('from the empty studio to a mended, laid, kept and restored painting', asyn
   });
   await wipe(page);
   await expect(page.getByText('Nothing on the easel.')).toBeVisible();
-  await page.getByRole('link', { name: 'Settings' }).click();
+  await openPlace(page, 'Settings');
   await importText(page, file.text);
   await expect(page.getByText('One painting came in.')).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).click();
@@ -83,7 +92,7 @@ test('from the empty studio to a mended, laid, kept and restored painting', asyn
 
 test('a bad import is refused, names the field, and changes nothing', async ({ page }) => {
   await startPainting(page, 'Kept as it is', /Oil underpainting/);
-  await page.getByRole('link', { name: 'Settings' }).click();
+  await openPlace(page, 'Settings');
   const { text } = await savedFile(page, 'Export the studio');
   const before = await stored(page);
   const bad = JSON.parse(text);
@@ -101,7 +110,7 @@ test('a bad import is refused, names the field, and changes nothing', async ({ p
 
 test('an import of something already here asks: replace, keep both, cancel', async ({ page }) => {
   await startPainting(page, 'Asked About', /Three stages/);
-  await page.getByRole('link', { name: 'Settings' }).click();
+  await openPlace(page, 'Settings');
   const { text } = await savedFile(page, 'Export the studio');
   await importText(page, text);
   await expect(page.getByText(/Asked About: the file has this painting too/)).toBeVisible();

@@ -1,4 +1,4 @@
-import { expect, startPainting, stored, test } from './studio';
+import { expect, openPlace, startPainting, stored, test } from './studio';
 
 test('a second tab sees a change', async ({ page, context }) => {
   await startPainting(page, 'Two Tabs', /Direct start/);
@@ -63,12 +63,14 @@ test('a document that cannot be read is named and left untouched', async ({ page
 test('settings: inches, a cold studio, and the refusal of an impossible one', async ({ page }) => {
   await startPainting(page, 'Sizes', /Direct start/);
   await expect(page.getByText(/50 × 40 cm/)).toBeVisible();
-  await page.getByRole('link', { name: 'Settings' }).click();
+  await openPlace(page, 'Settings');
   await page.getByRole('radio', { name: 'inches' }).click();
+  await openPlace(page, 'Studio');
+  await page.getByRole('link', { name: 'Climate', exact: true }).click();
   await page.getByLabel('Temperature, °C').fill('99');
   await expect(page.getByText('Temperature must be between -10 and 45 °C.')).toBeVisible();
   await page.getByLabel('Temperature, °C').fill('10');
-  await expect(page.getByText(/dries here at 0.42 times the rate/)).toBeVisible();
+  await expect(page.getByText(/dries at 0.42 times the rate/)).toBeVisible();
   // Writing takes a moment; a reload inside it finds the old state, whole.
   await expect
     .poll(async () => (await stored(page)).studio)

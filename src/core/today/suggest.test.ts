@@ -1,0 +1,100 @@
+import { CLEANING_MINUTES } from '@/data/pace';
+import { assessPainting, type Painting } from '../painting';
+import { layCoat } from '../painting/events';
+import { isoDaysAgo, making, NOW_MS, optionsAt, stackOf } from '../testing/paintings';
+import { FLESH, part, recipe, tube } from '../testing/recipes';
+import { suggestSession, USUAL_PACE } from './suggest';
+import { worthATouch } from './worth';
+import { today } from '.';
+
+const rowsOf = (...paintings: Painting[]) =>
+  today(
+    paintings.map((p) => assessPainting(p, optionsAt())),
+    NOW_MS,
+  );
+const named = (p: Painting, id: string): Painting => ({ ...p, id, title: id });
+const lay = (p: Painting, i: number, daysAgo: number): Painting =>
+  layCoat(
+    p,
+    {
+      coatId: p.coats[i]!.id,
+      passageIds: p.coats[i]!.passageIds,
+      at: isoDaysAgo(daysAgo),
+      spot: null,
+      intoWet: false,
+    },
+    making(),
+  );
+const STAND = [part('stand-oil'), part('mineral-spirits')];
+
+/** Open paint that another coat is meant to go into. */
+const open = lay(
+  named(
+    stackOf([recipe(FLESH), recipe(FLESH, 0, [], 20)], [{}, { onto: 'wet', role: 'glaze' }]),
+    'open',
+  ),
+  0,
+  0.05,
+);
+const slowTone = named(
+  stackOf([recipe([tube('ivory-black', 1, 'poppy')], 0.2, STAND, 30)], [{ role: 'tone' }]),
+  'slow',
+);
+const quick = named(
+  stackOf([recipe([tube('raw-umber')], 0, [], 10)], [{ role: 'block-in' }]),
+  'quick',
+);
+const sameMedium = named(
+  stackOf([recipe([tube('cadmium-red')], 0.2, STAND, 20)], [{ role: 'glaze' }]),
+  'same',
+);
+
+test('open paint first, then the longest wait, then what keeps the medium on the palette; time left to clean', () => {
+  const s = suggestSession(rowsOf(quick, sameMedium, slowTone, open), 12 * 60);
+  expect(s.works.map((w) => w.cluster.row.painting.id).slice(0, 2)).toEqual(['open', 'slow']);
+  expect(s.works[0]!.reason).toBe('open-paint');
+  expect(s.works[1]!.reason).toBe('longest-wait');
+  expect(s.cleaningMinutes).toBe(CLEANING_MINUTES);
+  const used = s.works.reduce((sum, w) => sum + w.minutes, 0);
+  expect(used + s.cleaningMinutes + s.spareMinutes).toBe(12 * 60);
+  expect(s.works.map((w) => w.cluster.row.painting.id).sort()).toEqual([
+    'open',
+    'quick',
+    'same',
+    'slow',
+  ]);
+});
+
+test('what does not fit is left out, or begun where it may be left half done', () => {
+  const short = suggestSession(rowsOf(slowTone), CLEANING_MINUTES + 15);
+  expect(short.works).toEqual([]);
+  expect(short.spareMinutes).toBe(15);
+  const part = suggestSession(rowsOf(quick), CLEANING_MINUTES + 40);
+  expect(part.works.map((w) => [w.part, w.minutes])).toEqual([[true, 40]]);
+  expect(suggestSession(rowsOf(quick), 5).works).toEqual([]);
+});
+
+test('open paint with nothing meant to go into it is not asked for', () => {
+  const left = lay(named(stackOf([recipe(FLESH), recipe(FLESH)]), 'left'), 0, 0.05);
+  expect(suggestSession(rowsOf(left), 240).works).toEqual([]);
+});
+
+test('a faster hand does more in the same time', () => {
+  const minutes = (pace: typeof USUAL_PACE) =>
+    suggestSession(rowsOf(quick), 600, pace).works[0]!.minutes;
+  expect(minutes({ ...USUAL_PACE, 'block-in': 2 * USUAL_PACE['block-in'] })).toBeLessThan(
+    minutes(USUAL_PACE),
+  );
+});
+
+test('a touch is offered where it may be dry or not, never on open paint or an old film', () => {
+  const maybe = lay(named(stackOf([recipe(FLESH), recipe(FLESH)]), 'maybe'), 0, 3.2);
+  const old = lay(named(stackOf([recipe(FLESH), recipe(FLESH)]), 'old'), 0, 60);
+  const rows = rowsOf(maybe, old, open);
+  const offered = worthATouch(
+    [...rows['still-open'], ...rows['leave-alone'], ...rows['takes-a-coat']],
+    null,
+    NOW_MS,
+  );
+  expect(new Set(offered.map((w) => w.row.painting.id))).toEqual(new Set(['maybe']));
+});
