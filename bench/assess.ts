@@ -3,6 +3,7 @@
  * and how the time grows with the number of coats. Every pass gets a fresh copy of the painting, so that
  * nothing is carried over from the pass before.
  */
+import { laidEntry } from './laid';
 import { performance } from 'node:perf_hooks';
 import { REFERENCE_CLIMATE } from '../src/core/drying';
 import { STUDIO_HANDBOOK } from '../src/core/handbook';
@@ -59,18 +60,9 @@ function painting(coatCount: number, passageCount: number, apart: boolean): Pain
     })),
   ).flat();
   const at = new Date(NOW_MS).toISOString();
-  const events: PaintingEvent[] = coats.slice(0, coats.length / 2).map((coat, i) => ({
-    id: `e${i}`,
-    kind: 'laid',
-    at: new Date(NOW_MS - (coats.length - i) * (DAY_MS / 4)).toISOString(),
-    coatId: coat.id,
-    passageIds: coat.passageIds,
-    spot: null,
-    intoWet: false,
-    name: coat.name,
-    role: coat.role,
-    recipe: coat.recipe,
-  }));
+  const events: PaintingEvent[] = coats
+    .slice(0, coats.length / 2)
+    .map((coat, i) => laidEntry(`e${i}`, coat, NOW_MS - (coats.length - i) * (DAY_MS / 4)));
   return {
     schemaVersion: PAINTING_SCHEMA_VERSION,
     id: 'bench',

@@ -35,14 +35,17 @@ console.log(
   `first route, JavaScript gzipped: ${(bytes / 1000).toFixed(1)} kB in ${files.length} files = ${(bytes / LIMIT_BYTES).toFixed(2)} of the limit of 450 kB`,
 );
 // The application ships bundled, so what is timed is bundled too.
-const bundle = path.join(ROOT, 'node_modules/.cache/bench-assess.mjs');
-await build({
-  entryPoints: [path.join(ROOT, 'bench/assess.ts')],
-  bundle: true,
-  platform: 'node',
-  format: 'esm',
-  outfile: bundle,
-  logLevel: 'error',
-});
-const fast = run(process.execPath, [bundle]);
-process.exit(fast && bytes <= LIMIT_BYTES ? 0 : 1);
+const timed = [];
+for (const name of ['assess', 'drying', 'store']) {
+  const bundle = path.join(ROOT, `node_modules/.cache/bench-${name}.mjs`);
+  await build({
+    entryPoints: [path.join(ROOT, `bench/${name}.ts`)],
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    outfile: bundle,
+    logLevel: 'error',
+  });
+  timed.push(run(process.execPath, [bundle]));
+}
+process.exit(timed.every(Boolean) && bytes <= LIMIT_BYTES ? 0 : 1);

@@ -11,6 +11,16 @@ const quinces = async (page) => {
   await page.getByRole('link', { name: /^quinces, Quinces on Slate/ }).click();
   await page.getByText('What was done here').waitFor();
 };
+/** By way of the studio's own page, as on a phone. */
+async function inStudio(page, name) {
+  await page.getByRole('link', { name: 'Studio', exact: true }).click();
+  await page
+    .getByRole('navigation', { name: 'Studio' })
+    .getByRole('link', { name, exact: true })
+    .click();
+  await page.waitForTimeout(1500);
+}
+
 const VIEWS = [
   { name: 'today', sizes: ['phone', 'wide'], go: async () => {} },
   {
@@ -37,7 +47,7 @@ const VIEWS = [
   },
   {
     name: 'coat',
-    sizes: ['phone', 'wide'],
+    sizes: ['phone'],
     go: async (page) => {
       await quinces(page);
       await page.getByRole('button', { name: 'Edit the coat' }).click();
@@ -55,16 +65,12 @@ const VIEWS = [
   },
   {
     name: 'cabinet',
-    sizes: ['phone', 'wide'],
-    go: async (page) => {
-      await page.getByRole('link', { name: 'Cabinet' }).click();
-      if (page.viewportSize().width > 900)
-        await page.getByRole('link', { name: /^Cadmium red/ }).click();
-    },
+    sizes: ['phone'],
+    go: (page) => inStudio(page, 'Cabinet'),
   },
   {
     name: 'bench',
-    sizes: ['phone', 'wide'],
+    sizes: ['phone'],
     go: (page) => page.getByRole('link', { name: 'Bench' }).click(),
   },
   {
@@ -85,10 +91,25 @@ const VIEWS = [
     },
   },
   {
-    name: 'settings',
-    sizes: ['phone'],
-    go: (page) => page.getByRole('link', { name: 'Settings' }).click(),
+    name: 'touch',
+    sizes: ['phone', 'wide'],
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Touch', exact: true }).click();
+      await page.getByRole('radio', { name: /^tacky/ }).click();
+      await page.getByRole('button', { name: 'Note it' }).click();
+      await page.waitForTimeout(1500);
+    },
   },
+  {
+    name: 'session',
+    sizes: ['phone'],
+    go: async (page) => {
+      await page.getByRole('button', { name: 'Begin', exact: true }).click();
+      await page.getByRole('button', { name: /^Put out/ }).click();
+    },
+  },
+  { name: 'climate', sizes: ['phone'], go: (page) => inStudio(page, 'Climate') },
+  { name: 'learned', sizes: ['phone'], go: (page) => inStudio(page, 'What it has learned') },
 ];
 
 if (!ensureBuilt()) process.exit(1);

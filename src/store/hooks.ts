@@ -3,13 +3,9 @@ import { useDispatch, useSelector } from 'react-redux';
 import { followedAir, HOUR_MS, type AirRecord, type FollowedAir } from '@/core/climate';
 import type { Climate } from '@/core/drying';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
-import {
-  assessPainting,
-  type AssessOptions,
-  type Painting,
-  type PaintingAssessment,
-} from '@/core/painting';
+import { type AssessOptions, type Painting, type PaintingAssessment } from '@/core/painting';
 import type { SolveRequest } from '@/workers/protocol';
+import { assessAll, assessOne } from './assess-all';
 import { nowMs } from './clock';
 import { paintingSelectors } from './paintings';
 import type { Dispatch, State } from './store';
@@ -111,10 +107,10 @@ export function useAssessment(
   now: number,
 ): PaintingAssessment | null {
   const options = useAssessOptions(now);
-  return useMemo(() => (painting ? assessPainting(painting, options) : null), [painting, options]);
+  return useMemo(() => (painting ? assessOne(painting, options) : null), [painting, options]);
 }
 
 export function useAssessments(paintings: Painting[], now: number): PaintingAssessment[] {
   const options = useAssessOptions(now);
-  return useMemo(() => paintings.map((p) => assessPainting(p, options)), [paintings, options]);
+  return useMemo(() => assessAll(paintings, options), [paintings, options]);
 }

@@ -170,17 +170,19 @@ function Works({ session, now }: { session: Session; now: number }) {
   return (
     <View>
       {refusal ? <Notice tone="refusal">{`Not noted. ${refusal}`}</Notice> : null}
-      {works.map(({ work, worked, left }, i) => (
-        <WorkRow
-          key={work.id}
-          session={session}
-          work={work}
-          number={i + 1}
-          worked={worked}
-          left={left}
-          onFinish={finish}
-        />
-      ))}
+      <View role="list" aria-label="Works of this session">
+        {works.map(({ work, worked, left }, i) => (
+          <WorkRow
+            key={work.id}
+            session={session}
+            work={work}
+            number={i + 1}
+            worked={worked}
+            left={left}
+            onFinish={finish}
+          />
+        ))}
+      </View>
       <Action title="Work on something else" kind="quiet" onPress={() => setAdding(true)} />
       {adding ? <AddWork session={session} onClose={() => setAdding(false)} /> : null}
     </View>

@@ -96,21 +96,27 @@ export function HoursAtHand({ rows }: { rows: Record<TodayGroup, TodayRow[]> }) 
               cleaning={suggestion.cleaningMinutes}
               spare={suggestion.spareMinutes}
             />
-            {(listed ? works : []).map((work, i) => (
-              <View key={keyOf(work)} style={styles.work} role="listitem">
-                <View style={styles.number}>
-                  <Text strong size="small" tone="onTawny">
-                    {String(i + 1)}
-                  </Text>
-                </View>
-                <Text style={{ flex: 1 }}>
-                  <Text strong>{work.coat.name}</Text>
-                  {` ${passagesOf(work)}, ${work.cluster.row.painting.title}${work.part ? ' (a part of it)' : ''}`}
-                </Text>
-                <Text strong>{timer(work.minutes)}</Text>
-                {i > 0 ? <Action title="Earlier" kind="quiet" onPress={() => earlier(i)} /> : null}
+            {listed ? (
+              <View role="list" aria-label="Order of the session">
+                {works.map((work, i) => (
+                  <View key={keyOf(work)} style={styles.work} role="listitem">
+                    <View style={styles.number}>
+                      <Text strong size="small" tone="onTawny">
+                        {String(i + 1)}
+                      </Text>
+                    </View>
+                    <Text style={{ flex: 1 }}>
+                      <Text strong>{work.coat.name}</Text>
+                      {` ${passagesOf(work)}, ${work.cluster.row.painting.title}${work.part ? ' (a part of it)' : ''}`}
+                    </Text>
+                    <Text strong>{timer(work.minutes)}</Text>
+                    {i > 0 ? (
+                      <Action title="Earlier" kind="quiet" onPress={() => earlier(i)} />
+                    ) : null}
+                  </View>
+                ))}
               </View>
-            ))}
+            ) : null}
             <View style={styles.row}>
               <Step
                 path={minusIcon}

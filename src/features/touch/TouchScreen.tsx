@@ -106,6 +106,13 @@ function Passages({ view, chosen, wide }: { view: TouchView; chosen: Touchable; 
           </View>
         </Pressable>
       ))}
+    </View>
+  );
+  return wide || all ? (
+    tabs
+  ) : (
+    <ScrollView horizontal>
+      {tabs}
       {!all && !wide && view.list.length > shown.length ? (
         <Action
           title={`${view.list.length - shown.length} more`}
@@ -113,9 +120,8 @@ function Passages({ view, chosen, wide }: { view: TouchView; chosen: Touchable; 
           onPress={() => setAll(true)}
         />
       ) : null}
-    </View>
+    </ScrollView>
   );
-  return wide || all ? tabs : <ScrollView horizontal>{tabs}</ScrollView>;
 }
 
 function Chosen({ chosen, nowMs }: { chosen: Touchable; nowMs: number }) {
