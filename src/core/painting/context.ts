@@ -8,7 +8,7 @@ import { stackBuilder, type StackBuilder } from './reduce';
 import type { Coat, Painting } from './schema';
 
 /** What one assessment shares between passages: the same film of the same coat is reckoned once. */
-export interface Context extends Required<AssessOptions>, Omit<Reckoned, 'filmOf'> {
+export interface Context extends Required<AssessOptions>, Omit<Reckoned, 'filmOf' | 'stacksOf'> {
   painting: Painting;
   /** Whether the air changes with time, so that its means have to be asked for. */
   varying: boolean;
@@ -30,6 +30,7 @@ const memoized = <K extends object, V>(compute: (key: K) => V): ((key: K) => V) 
 
 interface Reckoned {
   filmOf: (recipe: Coat['recipe']) => Constituents;
+  stacksOf: (painting: Painting) => StackBuilder;
   compositionOf: (c: Constituents) => Composition;
   speedOf: (c: Constituents) => PaintSpeed;
   traitsOf: (c: Constituents) => Traits;
@@ -39,18 +40,25 @@ interface Reckoned {
  * What follows from a recipe alone is reckoned once as long as the recipe lives: recipes and mixtures are never
  * changed, only replaced, so a painting that is looked at every minute pays for its coats once.
  */
-const reckonedBy = memoized((handbook: Handbook): Reckoned => ({
-  filmOf: memoized((recipe) => filmOfRecipe(handbook, recipe)),
-  compositionOf: memoized((c) => composition(handbook, c)),
-  speedOf: memoized((c) => paintSpeed(handbook, c)),
-  traitsOf: memoized(traitsOf),
-}));
+const reckonedBy = memoized((handbook: Handbook): Reckoned => {
+  const filmOf = memoized((recipe: Coat['recipe']) => filmOfRecipe(handbook, recipe));
+  return {
+    filmOf,
+    // What lies where is a matter of the entries alone: neither the time nor the climate nor any test changes it.
+    stacksOf: memoized((painting: Painting) =>
+      stackBuilder(handbook, surfaceOf(painting.ground), groundFilm(painting.ground), filmOf),
+    ),
+    compositionOf: memoized((c) => composition(handbook, c)),
+    speedOf: memoized((c) => paintSpeed(handbook, c)),
+    traitsOf: memoized(traitsOf),
+  };
+});
 
 export function contextOf(
   painting: Painting,
   { handbook, climate, air, learned = null, nowMs, judge = judgeSite }: AssessOptions,
 ): Context {
-  const { filmOf, ...reckoned } = reckonedBy(handbook);
+  const { stacksOf, ...reckoned } = reckonedBy(handbook);
   return {
     ...reckoned,
     handbook,
@@ -61,7 +69,7 @@ export function contextOf(
     nowMs,
     judge,
     painting,
-    stacks: stackBuilder(handbook, surfaceOf(painting.ground), groundFilm(painting.ground), filmOf),
+    stacks: stacksOf(painting),
     groundReadyAtMs: groundReadyAtMs(handbook, painting.ground, climate.relativeHumidityPct),
     coats: new Map(painting.coats.map((coat) => [coat.id, coat])),
   };

@@ -18,12 +18,18 @@ export const siteKey = (site: Pick<Site, 'passageId' | 'spotName'>): string =>
     ? site.passageId
     : `${site.passageId}/${site.spotName.trim().toLowerCase()}`;
 
+const ordered = new WeakMap<PaintingEvent[], PaintingEvent[]>();
+
 /** Events in the order they happened; entries of one moment keep the order they were made in. */
 export function inTimeOrder(events: PaintingEvent[]): PaintingEvent[] {
-  return events
+  const known = ordered.get(events);
+  if (known) return known;
+  const sorted = events
     .map((event, i) => ({ event, i, ms: Date.parse(event.at) }))
     .sort((a, b) => a.ms - b.ms || a.i - b.i)
     .map(({ event }) => event);
+  ordered.set(events, sorted);
+  return sorted;
 }
 
 /** Which coats lie on which passages; looked up often, so kept beside the entries it was read from. */
