@@ -145,6 +145,7 @@ test('back after a break: where it stands, what is lost for blending, what was t
   await expect(back.getByRole('heading', { name: /Untouched for 3 wk/ })).toBeVisible();
   await expect(back.getByText(/Lost for blending: jars was wet/)).toBeVisible();
   await expect(back.getByText('the jar leans')).toBeVisible();
+  await expect(back.getByText(/about \d+ ml for that area/)).toBeVisible();
   await expect(back.getByText(/was to come next/).first()).toBeVisible();
   await back.getByRole('button', { name: 'I see' }).click();
   await expect(back).toHaveCount(0);

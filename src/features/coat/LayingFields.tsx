@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import { ONTO } from '@/core/painting';
 import { APPLICATION_KEYS, APPLICATIONS } from '@/data/applications';
 import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
 import { Stepper } from '@/ui/Stepper';
 import { Heading } from '@/ui/Text';
 import { space } from '@/ui/tokens';
@@ -41,6 +42,12 @@ export function LayingFields({ editor }: { editor: CoatEditor }) {
         options={ONTO.map((key) => ({ key, name: ONTO_NAME[key] }))}
         value={draft.onto}
         onChange={(onto) => set({ onto })}
+      />
+      <Field
+        label="Why, for the day you come back to it"
+        value={draft.why}
+        onChangeText={(why) => set({ why })}
+        error={checked.problem('why')}
       />
     </View>
   );

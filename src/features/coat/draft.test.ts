@@ -6,6 +6,8 @@ const coat = painting.coats[0]!;
 
 test('a coat goes into the editor and comes out the same', () => {
   for (const c of painting.coats) expect(checkDraft(draftOf(c)).coat).toEqual(c);
+  const meant = { ...coat, why: 'the shadow stays cool' };
+  expect(checkDraft(draftOf(meant)).coat).toEqual(meant);
 });
 
 test('what is typed wrong stands at its field, and there is no coat', () => {

@@ -35,6 +35,8 @@ export interface CoatDraft {
   onto: Onto;
   spot: SpotDraft;
   overruled: Overrule[];
+  /** Why it is meant, in the painter's words. */
+  why: string;
 }
 
 const tidy = (value: number, digits = 2): string => String(Number(value.toFixed(digits)));
@@ -49,6 +51,7 @@ export const draftOf = (coat: Coat): CoatDraft => ({
   mediumName: coat.recipe.mediumName ?? null,
   material: coat.recipe.material ?? null,
   overruled: coat.overruled ?? [],
+  why: coat.why ?? '',
   sharePct: tidy(coat.recipe.mediumShare * 100, 1),
   application: coat.application,
   thicknessUm: tidy(coat.recipe.thicknessUm, 1),
@@ -101,6 +104,7 @@ export function checkDraft(draft: CoatDraft): CheckedDraft {
       ? { name: draft.spot.name, share: number(draft.spot.sharePct) / 100 }
       : null,
     ...(draft.overruled.length > 0 ? { overruled: draft.overruled } : {}),
+    ...(draft.why.trim() ? { why: draft.why } : {}),
   });
   const issues = parsed.error ? issuesOf(parsed.error) : [];
   return {
@@ -142,6 +146,7 @@ export function newDraft(
     application: 'brush-coat',
     thicknessUm: String(APPLICATIONS['brush-coat'].typicalUm),
     onto: 'touch-dry',
+    why: '',
     spot: { on: false, name: '', sharePct: '5' },
     mediumName: null,
     material: null,

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
-import type { PaintingAssessment } from '@/core/painting';
+import { areaCm2, type LaidEvent, type Painting, type PaintingAssessment } from '@/core/painting';
+import { lossesOf, paintNeeded } from '@/core/quantity';
 import { standingOf, type Standing } from '@/core/painting/standing';
 import { tubeName } from '@/features/tubes';
 import { useSessions } from '@/features/session/useSession';
@@ -17,6 +18,21 @@ const OIL_OUT: Record<Standing['oilOut'], string> = {
   wait: 'Do not oil out yet: not everything is touch-dry.',
   'nothing-there': '',
 };
+
+/** What the coat took by its area and thickness, ml, to the nearest that can be squeezed out. */
+function mixedMl(painting: Painting, e: LaidEvent): number {
+  const share = painting.passages
+    .filter((p) => e.passageIds.includes(p.id))
+    .reduce((sum, p) => sum + p.share, 0);
+  const cm2 = areaCm2(painting.support) * share * (e.spot?.share ?? 1);
+  const { wetMl } = paintNeeded(
+    STUDIO_HANDBOOK,
+    e.recipe,
+    cm2,
+    lossesOf(STUDIO_HANDBOOK, painting),
+  );
+  return Math.max(1, Math.round(wetMl));
+}
 
 /** Where a painting stands when the painter comes back to it after a week or more. */
 export function AfterBreak({
@@ -37,9 +53,9 @@ export function AfterBreak({
   const { painting } = assessment;
   const lost = standing.passages.filter((p) => p.lostForBlending).map((p) => p.passage.name);
   const last = sessions.find((s) => s.works.some((w) => w.paintingId === painting.id));
-  const amountOf = (name: string) => {
-    const ml = last?.palette.find((m) => m.name === name)?.ml;
-    return ml ? `, ${ml} ml put out` : '';
+  const amountOf = (e: LaidEvent): string => {
+    const ml = last?.palette.find((m) => m.name === e.name)?.ml;
+    return ml ? `, ${ml} ml put out` : `, about ${mixedMl(painting, e)} ml for that area`;
   };
   return (
     <View
@@ -82,7 +98,7 @@ export function AfterBreak({
           <Text strong>The last mixes</Text>
           {standing.lastMixes.map((e) => (
             <Text key={e.id} size="small">
-              {`${e.name}: ${e.recipe.mix.map((part) => `${part.parts} ${tubeName(part).toLowerCase()}`).join(', ')}${e.recipe.mediumShare > 0 ? `, ${Math.round(100 * e.recipe.mediumShare)} % ${e.recipe.mediumName ?? 'medium'}` : ''}${amountOf(e.name)}`}
+              {`${e.name}: ${e.recipe.mix.map((part) => `${part.parts} ${tubeName(part).toLowerCase()}`).join(', ')}${e.recipe.mediumShare > 0 ? `, ${Math.round(100 * e.recipe.mediumShare)} % ${e.recipe.mediumName ?? 'medium'}` : ''}${amountOf(e)}`}
             </Text>
           ))}
         </View>

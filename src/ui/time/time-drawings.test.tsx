@@ -1,5 +1,7 @@
 import { render, screen } from '@testing-library/react';
 import { LightBand } from './LightBand';
+import { ClimateChart } from './ClimateChart';
+import { FactorBar } from './FactorBar';
 import { WindowBar } from './WindowBar';
 
 const HOUR = 3_600_000;
@@ -84,4 +86,63 @@ describe('window bar', () => {
     expect(bar({ marks: [{ ms: NOW + 9 * DAY, solid: true }] }).diamonds).toHaveLength(0);
     expect(bar({ marks: [{ ms: null, solid: true }] }).diamonds).toHaveLength(0);
   });
+});
+
+describe('climate chart', () => {
+  const hours = (ahead: number) =>
+    Array.from({ length: 48 }, (_, i) => ({
+      ms: NOW + (i - 24) * HOUR,
+      temperatureC: 15 + (i % 24 < 12 ? 4 : 0),
+      relativeHumidityPct: 50,
+      rate: 0.8,
+      measured: i < 24 && i !== 10,
+      bandC: i >= 24 ? ahead : 0,
+    }));
+  const draw = (ahead: number) =>
+    render(
+      <ClimateChart
+        width={390}
+        hours={hours(ahead)}
+        nowMs={NOW}
+        days={[{ ms: NOW, name: 'Wed' }]}
+        spoken="Two days."
+      />,
+    ).container;
+
+  test('tells itself in words; measured stretches are solid, the rest dashed, a gap breaks the line', () => {
+    const chart = draw(1);
+    expect(screen.getByRole('img', { name: 'Two days.' })).toBeTruthy();
+    const tawny = [...chart.querySelectorAll('path[stroke="#8F4A16"]')];
+    expect(tawny).toHaveLength(4);
+    expect(tawny.filter((p) => p.getAttribute('stroke-dasharray'))).toHaveLength(2);
+  });
+
+  test('a wider band is drawn wider', () => {
+    const heightOf = (c: HTMLElement) => {
+      const d = c.querySelector('path[fill="#8F4A16"]')!.getAttribute('d')!;
+      const ys = [...d.matchAll(/[ML][\d.]+ ([\d.]+)/g)].map((m) => Number(m[1]));
+      return Math.max(...ys) - Math.min(...ys);
+    };
+    expect(heightOf(draw(0.2))).toBeLessThan(heightOf(draw(3)));
+  });
+
+  test('nothing to draw draws nothing', () => {
+    const { container } = render(
+      <ClimateChart width={390} hours={[]} nowMs={NOW} days={[]} spoken="None." />,
+    );
+    expect(container.querySelector('svg')).toBeNull();
+  });
+});
+
+test('a factor slower than the tables stands right of their mark, a faster one left, none outside', () => {
+  const at = (factor: number) => {
+    const { container } = render(
+      <FactorBar width={200} factor={factor} low={factor / 1.2} high={factor * 1.2} />,
+    );
+    return Number(/^M([\d.]+)/.exec(container.querySelector('path')!.getAttribute('d')!)![1]);
+  };
+  expect(at(1)).toBeCloseTo(100, 6);
+  expect(at(1.5)).toBeGreaterThan(100);
+  expect(at(0.6)).toBeLessThan(100);
+  expect(at(40)).toBeLessThanOrEqual(192);
 });
