@@ -3,16 +3,13 @@ import { useMemo, useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import type { TodayGroup, TodayRow } from '@/core/today';
 import { suggestSession, type SuggestedWork } from '@/core/today/suggest';
-import { worthATouch } from '@/core/today/worth';
 import { paceOf } from '@/core/session';
-import { touchAddress } from '@/features/addresses';
 import { timer, useBegin, useRunningSession, useSessions } from '@/features/session/useSession';
 import { useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
-import { GoTo } from '@/ui/GoTo';
 import { Icon } from '@/ui/Icon';
 import { minusIcon, plusIcon } from '@/ui/desk-icons';
-import { Heading, Text } from '@/ui/Text';
+import { Text } from '@/ui/Text';
 import { colour, radius, space, TARGET } from '@/ui/tokens';
 
 const HALF_HOUR = 30;
@@ -193,50 +190,6 @@ function Strip({
           {String(cleaning)}
         </Text>
       </View>
-    </View>
-  );
-}
-
-/** Films whose touch would teach most now. */
-export function WorthATouch({
-  rows,
-  nowMs,
-}: {
-  rows: Record<TodayGroup, TodayRow[]>;
-  nowMs: number;
-}) {
-  const router = useRouter();
-  const learned = useStoreSelector((s) => s.learned.learned);
-  const worth = useMemo(
-    () =>
-      worthATouch([...rows['leave-alone'], ...rows['takes-a-coat']], learned, nowMs).slice(0, 3),
-    [rows, learned, nowMs],
-  );
-  if (worth.length === 0) return null;
-  return (
-    <View role="region" aria-label="Worth a touch test" style={{ marginTop: space.l }}>
-      <Heading>Worth a touch</Heading>
-      {worth.map(({ row }) => {
-        const address = touchAddress(row.painting.id, row.passage.id);
-        const name = row.spotName ? `${row.passage.name}: ${row.spotName}` : row.passage.name;
-        return (
-          <GoTo
-            key={`${row.painting.id}-${row.passage.id}-${row.spotName ?? ''}`}
-            href={address}
-            onGo={() => router.push(address)}
-            label={`Touch ${name}, ${row.painting.title}`}
-            style={styles.work}
-          >
-            <Text style={{ flex: 1 }}>
-              <Text strong>{name}</Text>
-              {`, ${row.painting.title}`}
-            </Text>
-            <Text tone="tawny" strong>
-              touch it
-            </Text>
-          </GoTo>
-        );
-      })}
     </View>
   );
 }
