@@ -1,4 +1,6 @@
-import { expect, openPlace, stored, test, wipe } from './studio';
+import { expect, onPhoneOnly, openPlace, stored, test, wipe } from './studio';
+
+onPhoneOnly();
 
 const monthsOf = async (page: Parameters<typeof stored>[0]) =>
   Object.entries(await stored(page)).flatMap(([key, doc]) =>
