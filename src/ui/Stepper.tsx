@@ -74,7 +74,16 @@ export function Stepper({
   );
 }
 
-function StepButton({ path, name, onPress }: { path: string; name: string; onPress: () => void }) {
+/** One big step less or more. */
+export function StepButton({
+  path,
+  name,
+  onPress,
+}: {
+  path: string;
+  name: string;
+  onPress: () => void;
+}) {
   return (
     <Pressable accessibilityRole="button" aria-label={name} onPress={onPress} style={styles.button}>
       <Icon path={path} />

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { climateSchema, type Climate } from '../drying';
-import { HOUR_MS, type ClimateHour } from './readings';
+import type { ClimateHour } from './readings';
 
 export const HOURS_PER_DAY = 24;
 
@@ -191,5 +191,3 @@ export function meanBandSdC(learned: LearnedDay, fromDays: number, days: number)
   const foretold = (p ** Math.max(0, fromDays) * p * (1 - p ** n)) / (n * (1 - p));
   return dailySdC * Math.sqrt(Math.max(0, meanVariance(p, n) - foretold ** 2));
 }
-
-export const hourStart = (hour: number): number => hour * HOUR_MS;

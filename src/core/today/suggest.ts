@@ -1,5 +1,5 @@
 import { CLEANING_MINUTES, LEAST_WORK_MINUTES, WORK_PACE } from '@/data/pace';
-import { DAY_MS, quantileOf } from '../drying';
+import { quantileOf } from '../drying';
 import { PLANNING_QUANTILE } from '../painting/pair';
 import type { Coat, CoatRole } from '../painting/schema';
 import { passagesCm2 } from '../session/time';
@@ -141,6 +141,3 @@ export function suggestSession(
     mediumChanges: works.filter((w, i) => i > 0 && w.medium !== works[i - 1]!.medium).length,
   };
 }
-
-/** The latest day a coat may be laid so that it is dry enough for the next by a day; for "tone by Friday". */
-export const layBy = (row: TodayRow, wantedMs: number): number => wantedMs - waitDays(row) * DAY_MS;

@@ -5,6 +5,7 @@ import { CoreError } from '@/core/errors';
 import {
   editSession,
   pausedMinutes,
+  REACHED,
   removeWork,
   sessionMinutes,
   workedMinutes,
@@ -24,8 +25,6 @@ import { localInput, longDay, clock } from '@/ui/time/words';
 import { colour, space } from '@/ui/tokens';
 import { PhotoPart } from './PhotoPart';
 import { timer } from './useSession';
-
-const REACHED_WORD = { yes: 'yes', partly: 'partly', no: 'no' } as const;
 
 /** One session of the log, to be read and corrected. */
 export function SessionPageScreen({ id }: { id: string }) {
@@ -150,10 +149,7 @@ function Edit({ session }: { session: Session }) {
       />
       <Choice
         label="Reached"
-        options={(['yes', 'partly', 'no'] as const).map((key) => ({
-          key,
-          name: REACHED_WORD[key],
-        }))}
+        options={REACHED.map((key) => ({ key, name: key }))}
         value={session.reached}
         onChange={(reached) => edit({ reached })}
       />

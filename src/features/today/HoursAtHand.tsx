@@ -1,13 +1,13 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import type { TodayGroup, TodayRow } from '@/core/today';
 import { suggestSession, type SuggestedWork } from '@/core/today/suggest';
 import { paceOf } from '@/core/session';
 import { timer, useBegin, useRunningSession, useSessions } from '@/features/session/useSession';
 import { useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
-import { Icon } from '@/ui/Icon';
+import { StepButton } from '@/ui/Stepper';
 import { minusIcon, plusIcon } from '@/ui/desk-icons';
 import { Text } from '@/ui/Text';
 import { colour, radius, space, TARGET } from '@/ui/tokens';
@@ -115,7 +115,7 @@ export function HoursAtHand({ rows }: { rows: Record<TodayGroup, TodayRow[]> }) 
               </View>
             ) : null}
             <View style={styles.row}>
-              <Step
+              <StepButton
                 path={minusIcon}
                 name="Less time"
                 onPress={() => setMinutes(Math.max(LEAST, minutes - HALF_HOUR))}
@@ -128,7 +128,7 @@ export function HoursAtHand({ rows }: { rows: Record<TodayGroup, TodayRow[]> }) 
               >
                 {hoursWord(minutes)}
               </Text>
-              <Step
+              <StepButton
                 path={plusIcon}
                 name="More time"
                 onPress={() => setMinutes(Math.min(MOST, minutes + HALF_HOUR))}
@@ -194,14 +194,6 @@ function Strip({
   );
 }
 
-function Step({ path, name, onPress }: { path: string; name: string; onPress: () => void }) {
-  return (
-    <Pressable accessibilityRole="button" aria-label={name} onPress={onPress} style={styles.step}>
-      <Icon path={path} />
-    </Pressable>
-  );
-}
-
 const styles = StyleSheet.create({
   sheet: {
     backgroundColor: colour.sheet,
@@ -238,14 +230,5 @@ const styles = StyleSheet.create({
     alignItems: 'center',
     justifyContent: 'center',
     overflow: 'hidden',
-  },
-  step: {
-    width: TARGET,
-    height: TARGET,
-    borderRadius: radius.m,
-    borderWidth: 1.5,
-    borderColor: colour.ink2,
-    alignItems: 'center',
-    justifyContent: 'center',
   },
 });
