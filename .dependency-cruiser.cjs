@@ -13,7 +13,10 @@ module.exports = {
       name: 'core-packages',
       severity: 'error',
       from: { path: '^src/(core|data)', pathNot: '\\.test\\.ts$|testing/' },
-      to: { path: 'node_modules', pathNot: 'node_modules/(zod|culori|@stdlib)' },
+      to: {
+        path: 'node_modules',
+        pathNot: 'node_modules/(zod|culori|@stdlib|pure-rand|date-fns|@date-fns/tz|suncalc)',
+      },
     },
     {
       name: 'data-knows-nothing',

@@ -11,6 +11,7 @@ import {
   type Session,
 } from '../src/core/session';
 import { loggerReading } from '../server/logger';
+import { dated, demoPlan } from './plan';
 import type { Cabinet } from '../src/core/cabinet/schema';
 import { starterCabinet } from '../src/core/cabinet/starter';
 import { NEW_STUDIO, type ExportFile } from '../src/core/formats';
@@ -381,10 +382,15 @@ function cabinet(): Cabinet {
 
 /** The whole demo studio as an export file, as if it had been saved at `nowMs`. */
 export function demoStudio(nowMs: number): ExportFile {
+  const bare = netLoft(nowMs);
+  const passage = (name: string) => bare.passages.find((p) => p.name === name)!.id;
+  const loft = dated(bare, nowMs, 44, {
+    edges: [{ between: [passage('rafters'), passage('window light')], intent: 'crisp' }],
+  });
   const paintings = [
     withBothers(touched(quinces(nowMs), QUINCE_TOUCHES, nowMs), nowMs),
-    touched(ropewalk(nowMs), ROPE_TOUCHES, nowMs),
-    netLoft(nowMs),
+    dated(touched(ropewalk(nowMs), ROPE_TOUCHES, nowMs), nowMs, 24, { milestone: 'travel' }),
+    loft,
     kiln(nowMs),
   ];
   const studio = {
@@ -395,5 +401,6 @@ export function demoStudio(nowMs: number): ExportFile {
   return exportFile('studio', paintings, studio, new Date(nowMs).toISOString(), cabinet(), {
     sessions: sessions(paintings, nowMs),
     climate: climate(nowMs),
+    plan: demoPlan(paintings),
   });
 }

@@ -36,7 +36,7 @@ console.log(
 );
 // The application ships bundled, so what is timed is bundled too.
 const timed = [];
-for (const name of ['assess', 'drying', 'store']) {
+for (const name of ['assess', 'drying', 'store', 'plan']) {
   const bundle = path.join(ROOT, `node_modules/.cache/bench-${name}.mjs`);
   await build({
     entryPoints: [path.join(ROOT, `bench/${name}.ts`)],

@@ -27,6 +27,8 @@ test('the documented examples run as printed', () => {
     'film',
     'learn',
     'medium',
+    'odds',
+    'plan',
     'quantity',
     'repair',
     'today',
@@ -54,6 +56,11 @@ test('the documented examples run as printed', () => {
   expect(out.today.session.works).toMatchObject([
     { coat: 'Block-in', painting: 'Three Jars', passages: ['jars', 'wall'], reason: 'fits' },
   ]);
+  expect(out.plan.impossible).toEqual([]);
+  expect(out.plan.sessions.flatMap((s: { works: unknown[] }) => s.works)).toHaveLength(4);
+  expect(out.plan.bound <= out.plan.objective).toBe(true);
+  expect(out.odds.paintings[0].chance).toBeGreaterThan(0.5);
+  expect(out.odds.paintings[0].chance).toBeLessThan(1);
   expect(out.repair.repairs[0].touchDryDaysAfter).toBeGreaterThan(0);
   expect(out.repair.wishes.length).toBeGreaterThan(0);
   const rules = (i: number) =>

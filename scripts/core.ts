@@ -3,6 +3,7 @@
  * Exit 0 with JSON on standard output; exit 2 with one line on standard error for bad input.
  */
 import { readFileSync } from 'node:fs';
+import { performance } from 'node:perf_hooks';
 import { z } from 'zod';
 import { CoreError } from '../src/core/errors';
 import { issuesOf } from '../src/core/issues';
@@ -40,7 +41,7 @@ function run(name: string): void {
   const verb = verbNamed(name);
   const input = readInput();
   try {
-    print(verb.run(input));
+    print(verb.run(input, { nowMs: () => performance.now() }));
   } catch (error) {
     if (error instanceof z.ZodError) fail(sentence(error));
     if (error instanceof CoreError) fail(`${error.where}: ${error.message}`);

@@ -9,6 +9,7 @@ import { writeFileSync } from 'node:fs';
 const FRAME = [
   'mdiAlertOutline',
   'mdiBottleTonicOutline',
+  'mdiCalendarWeek',
   'mdiCogOutline',
   'mdiDotsGrid',
   'mdiFingerprint',

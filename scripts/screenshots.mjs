@@ -83,16 +83,17 @@ const VIEWS = [
     },
   },
   {
-    name: 'new-painting',
-    sizes: ['phone'],
+    name: 'plan',
+    sizes: ['phone', 'wide'],
     go: async (page) => {
-      await page.getByRole('link', { name: 'Paintings' }).click();
-      await page.getByRole('button', { name: 'Start a painting' }).click();
+      await page.getByRole('link', { name: 'Plan', exact: true }).click();
+      await page.getByText('Settled.').waitFor();
+      await page.waitForTimeout(1500);
     },
   },
   {
     name: 'touch',
-    sizes: ['phone', 'wide'],
+    sizes: ['phone'],
     go: async (page) => {
       await page.getByRole('link', { name: 'Touch', exact: true }).click();
       await page.getByRole('radio', { name: /^tacky/ }).click();

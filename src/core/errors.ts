@@ -27,7 +27,9 @@ export type CoreErrorCode =
   | 'target-range'
   | 'area-range'
   | 'unknown-paint'
-  | 'unknown-medium';
+  | 'unknown-medium'
+  | 'plan-unreadable'
+  | 'plan-circle';
 
 /** A refusal that says what was wrong, where, and what to do. Thrown for misuse; nothing has changed when it is. */
 export class CoreError extends Error {

@@ -1,21 +1,13 @@
 import type { ApplicationKey } from './applications';
 import type { BinderKey } from './binders';
 import type { IngredientKey } from './ingredients';
+import type { MethodKey } from './method-keys';
 
 /**
  * Ways to build a picture, as coats to lay out. Shared coats cover all passages at once; passage coats
  * are laid out once for every passage, with the palettes taken in turn, so that each can be edited alone.
  * Recipes are common practice, no source; the painter edits them.
  */
-export const METHOD_KEYS = [
-  'oil-under-glaze',
-  'acrylic-under',
-  'alkyd-three-stage',
-  'direct-start',
-  'over-old-oil',
-] as const;
-export type MethodKey = (typeof METHOD_KEYS)[number];
-
 type Mix = { parts: number; pigment: string; binder: BinderKey }[];
 type Medium = { parts: number; ingredient: IngredientKey }[];
 

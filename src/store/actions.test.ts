@@ -5,16 +5,9 @@ import { layCoat } from '@/core/painting/events';
 import { isoDaysAgo, newPainting, NOW } from '@/core/testing/paintings';
 import { demoStudio } from '../../demo/studio';
 import { readExport } from '@/core/formats/export';
-import {
-  addPainting,
-  changePainting,
-  conflictsOf,
-  openDemo,
-  removePainting,
-  takeIn,
-  undone,
-} from './actions';
+import { addPainting, changePainting, removePainting, undone } from './actions';
 import { createStore } from './store';
+import { conflictsOf, openDemo, takeIn } from './take-in';
 
 const painting = newPainting();
 const file = exportFile('studio', [painting], { ...NEW_STUDIO, units: 'inch' }, NOW);

@@ -1,16 +1,15 @@
-import { putMediums, putPaints } from '@/core/cabinet/edit';
 import type { Cabinet } from '@/core/cabinet/schema';
 import { takeHours, type ClimateHour } from '@/core/climate/readings';
-import type { ExportFile, Studio } from '@/core/formats';
 import type { Making, Painting } from '@/core/painting';
+import type { PlanRecord } from '@/core/plan/record';
 import type { Session } from '@/core/session/schema';
 import { making } from './clock';
-import { cabinetArrived, cabinetChanged, cabinetTakenBack } from './cabinet';
+import { cabinetChanged, cabinetTakenBack } from './cabinet';
 import { monthsChanged } from './climate';
-import { painterChanged, paintingArrived, paintingTakenBack } from './paintings';
-import { sessionArrived, sessionChanged, sessionTakenBack } from './sessions';
+import { planChanged, planRecordOf, planTakenBack } from './plan';
+import { painterChanged, paintingTakenBack } from './paintings';
+import { sessionChanged, sessionTakenBack } from './sessions';
 import type { Dispatch, State } from './store';
-import { settingsChanged } from './studio';
 import { changeDropped } from './undo';
 
 type Thunk<T = void> = (dispatch: Dispatch, getState: () => State) => T;
@@ -60,6 +59,15 @@ export const removeSession =
     if (before) dispatch(sessionChanged({ what: 'Deleted a session', before, after: null }));
   };
 
+/** Change what is said of the weeks to come; `change` may throw a CoreError, and then nothing has changed. */
+export const changePlan =
+  (what: string, change: (record: PlanRecord) => PlanRecord): Thunk =>
+  (dispatch, getState) => {
+    const before = planRecordOf(getState());
+    const after = change(before);
+    if (after !== before) dispatch(planChanged({ what, before, after }));
+  };
+
 /** Readings taken in, hour by hour. */
 export const takeInHours =
   (hours: ClimateHour[]): Thunk<number> =>
@@ -76,6 +84,7 @@ export const undone = (): Thunk => (dispatch, getState) => {
   dispatch(changeDropped());
   if (change.of === 'painting') dispatch(paintingTakenBack(change));
   else if (change.of === 'session') dispatch(sessionTakenBack(change));
+  else if (change.of === 'plan') dispatch(planTakenBack(change));
   else dispatch(cabinetTakenBack(change));
 };
 
@@ -92,80 +101,3 @@ export const removePainting =
     if (before)
       dispatch(painterChanged({ what: `Took down ${before.title}`, before, after: null }));
   };
-
-/** What to do with a painting of a file that is here already. */
-export type OnConflict = 'replace' | 'keep-both';
-
-/** The demo studio as it is opened: there is nothing before it to go back to. */
-export const openDemo =
-  (file: ExportFile): Thunk =>
-  (dispatch) => {
-    file.paintings.forEach((painting) => dispatch(paintingArrived(painting)));
-    if (file.studio) dispatch(settingsChanged(settingsOf(file.studio)));
-    if (file.cabinet) dispatch(cabinetArrived(file.cabinet));
-    file.sessions.forEach((session) => dispatch(sessionArrived(session)));
-    dispatch(takeInHours(file.climate.flatMap((month) => month.hours)));
-  };
-
-const settingsOf = ({
-  units,
-  climate,
-  dayNight,
-  followReadings,
-  loggerOn,
-  forgotten,
-  latitudeDeg,
-  paintingOrder,
-}: Studio) => ({
-  units,
-  climate,
-  dayNight,
-  followReadings,
-  loggerOn,
-  forgotten,
-  latitudeDeg,
-  paintingOrder,
-});
-
-/** Take in an exported file that has been read and checked. */
-export const takeIn =
-  (file: ExportFile, onConflict: OnConflict): Thunk<number> =>
-  (dispatch, getState) => {
-    for (const painting of file.paintings) {
-      const here = getState().paintings.entities[painting.id] ?? null;
-      if (here && onConflict === 'keep-both') {
-        const copy = { ...painting, id: making().newId(), title: `${painting.title} (copy)` };
-        dispatch(painterChanged({ what: `Imported ${copy.title}`, before: null, after: copy }));
-      } else {
-        const revision = Math.max(painting.revision, here?.revision ?? 0) + 1;
-        dispatch(
-          painterChanged({
-            what: `Imported ${painting.title}`,
-            before: here,
-            after: { ...painting, revision },
-          }),
-        );
-      }
-    }
-    if (file.studio) dispatch(settingsChanged(settingsOf(file.studio)));
-    const { cabinet } = file;
-    // Entries of the file replace those with the same id; the others here stay.
-    if (cabinet)
-      dispatch(
-        changeCabinet('Imported the cabinet', (here) =>
-          putMediums(putPaints(here, cabinet.paints), cabinet.mediums),
-        ),
-      );
-    for (const session of file.sessions) {
-      const before = getState().sessions.entities[session.id] ?? null;
-      // A session that went on here is not set back by an older file.
-      if (before && before.revision >= session.revision) continue;
-      dispatch(sessionChanged({ what: 'Imported a session', before, after: session }));
-    }
-    dispatch(takeInHours(file.climate.flatMap((month) => month.hours)));
-    return file.paintings.length;
-  };
-
-/** Paintings of the file that are here already. */
-export const conflictsOf = (state: State, file: ExportFile): Painting[] =>
-  file.paintings.filter((p) => state.paintings.entities[p.id]);

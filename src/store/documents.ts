@@ -5,11 +5,13 @@ import {
   readCabinet,
   readClimateMonth,
   readPainting,
+  readPlanRecord,
   readSession,
   readStudio,
   type Studio,
 } from '@/core/formats';
 import type { Painting } from '@/core/painting';
+import type { PlanRecord } from '@/core/plan/record';
 import type { Session } from '@/core/session/schema';
 import type { Unreadable } from './saving';
 
@@ -24,7 +26,9 @@ export const SESSION_PREFIX = 'session:';
 export const CLIMATE_PREFIX = 'climate:';
 /** Photos are large: they are read when they are looked at. */
 export const PHOTO_PREFIX = 'photo:';
-const PREFIXES = [PAINTING_PREFIX, SESSION_PREFIX, CLIMATE_PREFIX];
+/** Of plans there is one, "plan:plan"; kept like the others, so that two tabs merge. */
+export const PLAN_PREFIX = 'plan:';
+const PREFIXES = [PAINTING_PREFIX, SESSION_PREFIX, CLIMATE_PREFIX, PLAN_PREFIX];
 export const isDocumentKey = (key: string): boolean =>
   key === STUDIO_KEY || key === CABINET_KEY || PREFIXES.some((p) => key.startsWith(p));
 
@@ -34,6 +38,7 @@ export interface Documents {
   paintings: Painting[];
   sessions: Session[];
   months: ClimateMonth[];
+  plans: PlanRecord[];
   unreadable: Unreadable[];
 }
 
@@ -45,6 +50,7 @@ export function readDocuments(stored: Record<string, string | null>): Documents 
     paintings: [],
     sessions: [],
     months: [],
+    plans: [],
     unreadable: [],
   };
   for (const [key, raw] of Object.entries(stored)) {
@@ -54,6 +60,7 @@ export function readDocuments(stored: Record<string, string | null>): Documents 
       else if (key === CABINET_KEY) out.cabinet = readCabinet(JSON.parse(raw));
       else if (key.startsWith(SESSION_PREFIX)) out.sessions.push(readSession(JSON.parse(raw)));
       else if (key.startsWith(CLIMATE_PREFIX)) out.months.push(readClimateMonth(JSON.parse(raw)));
+      else if (key.startsWith(PLAN_PREFIX)) out.plans.push(readPlanRecord(JSON.parse(raw)));
       else out.paintings.push(readPainting(JSON.parse(raw)));
     } catch (error) {
       out.unreadable.push({

@@ -5,7 +5,16 @@ import { createKeeper, type Storage, type Surroundings } from './keeper';
 import { putPaint } from '@/core/cabinet';
 import { hoursOf } from '@/core/climate';
 import { beginSession, editSession, putOut, type Session } from '@/core/session';
-import { addSession, changeCabinet, removeSession, takeInHours, undone } from './actions';
+import {
+  addSession,
+  changeCabinet,
+  changePlan,
+  removeSession,
+  takeInHours,
+  undone,
+} from './actions';
+import { planRecordOf } from './plan';
+import { pinWorks } from '@/core/plan/record-edit';
 import { painterChanged } from './paintings';
 import { sessionChanged } from './sessions';
 import { createStore, type Store } from './store';
@@ -348,4 +357,27 @@ describe('sessions and readings', () => {
     ]);
     expect(data.get('session:x')).toBe('{"schemaVersion":1}');
   });
+});
+
+test('what is said of the weeks to come is kept, taken back, and merged between two tabs', async () => {
+  const { storage } = memoryStorage();
+  const first = tab(storage);
+  await first.keeper.start();
+  first.store.dispatch(changePlan('Held', (record) => pinWorks(record, { a: 0 })));
+  await first.keeper.flush();
+  const second = tab(storage);
+  await second.keeper.start();
+  expect(planRecordOf(second.store.getState()).pins.map((p) => p.id)).toEqual(['a']);
+  second.store.dispatch(changePlan('Held', (record) => pinWorks(record, { b: 0 })));
+  await second.keeper.flush();
+  first.store.dispatch(changePlan('Held', (record) => pinWorks(record, { c: 0 })));
+  await first.keeper.flush();
+  const pins = () =>
+    planRecordOf(first.store.getState())
+      .pins.map((p) => p.id)
+      .sort();
+  expect(pins()).toEqual(['a', 'b', 'c']);
+  // Taken back: what the other tab said stays.
+  first.store.dispatch(undone());
+  expect(pins()).toEqual(['a', 'b']);
 });

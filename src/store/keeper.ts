@@ -2,11 +2,13 @@ import { mergeMonths } from '@/core/climate/readings';
 import {
   readClimateMonth,
   readPainting,
+  readPlanRecord,
   readSession,
   readStudio,
   type Studio,
 } from '@/core/formats';
 import { mergePaintings } from '@/core/painting';
+import { mergeRecords } from '@/core/plan/record';
 import { mergeSessions } from '@/core/session/merge';
 import { monthLeft, monthsChanged, monthsLoaded } from './climate';
 import { collectionKeeping } from './collection';
@@ -15,12 +17,14 @@ import {
   CLIMATE_PREFIX,
   isDocumentKey,
   PAINTING_PREFIX,
+  PLAN_PREFIX,
   readDocuments,
   SESSION_PREFIX,
   STUDIO_KEY,
 } from './documents';
 import { cabinetKeeping } from './keep-cabinet';
 import { paintingArrived, paintingLeft, paintingsLoaded } from './paintings';
+import { planLeft, planNoted } from './plan';
 import { loaded, loadFailed, writeBegan, writeFailed, writeHeld } from './saving';
 import type { Store } from './store';
 import { sessionArrived, sessionLeft, sessionsLoaded } from './sessions';
@@ -93,7 +97,18 @@ function collectionsOf(store: Store, around: Pick<Surroundings, 'storage'>) {
     },
     around.storage,
   );
-  return { paintings, sessions, months };
+  const plans = collectionKeeping(
+    {
+      prefix: PLAN_PREFIX,
+      here: () => state().plan,
+      read: readPlanRecord,
+      merge: mergeRecords,
+      arrived: (p) => store.dispatch(planNoted(p)),
+      left: () => store.dispatch(planLeft()),
+    },
+    around.storage,
+  );
+  return { paintings, sessions, months, plans };
 }
 
 /**
@@ -103,11 +118,12 @@ function collectionsOf(store: Store, around: Pick<Surroundings, 'storage'>) {
  */
 export function createKeeper(store: Store, around: Surroundings): Keeper {
   const state = () => store.getState();
-  const { paintings, sessions, months } = collectionsOf(store, around);
+  const { paintings, sessions, months, plans } = collectionsOf(store, around);
   const collections = [
     { prefix: PAINTING_PREFIX, keeping: paintings },
     { prefix: SESSION_PREFIX, keeping: sessions },
     { prefix: CLIMATE_PREFIX, keeping: months },
+    { prefix: PLAN_PREFIX, keeping: plans },
   ];
   let keptStudio: Studio | null = null;
   const cabinet = cabinetKeeping(store, around);
@@ -182,12 +198,14 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
     paintings.loaded(found.paintings);
     sessions.loaded(found.sessions);
     months.loaded(found.months);
+    plans.loaded(found.plans);
     if (found.studio) store.dispatch(studioArrived(found.studio));
     keptStudio = studio();
     cabinet.loaded(found.cabinet);
     store.dispatch(paintingsLoaded(found.paintings));
     store.dispatch(sessionsLoaded(found.sessions));
     store.dispatch(monthsLoaded(found.months));
+    found.plans.forEach((p) => store.dispatch(planNoted(p)));
     store.dispatch(loaded(found.unreadable));
   }
 
@@ -221,6 +239,7 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
         now.paintings.entities !== seen.paintings.entities ||
         now.sessions.entities !== seen.sessions.entities ||
         now.climate !== seen.climate ||
+        now.plan !== seen.plan ||
         now.studio !== seen.studio ||
         now.cabinet !== seen.cabinet;
       seen = now;

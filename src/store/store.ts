@@ -4,6 +4,8 @@ import { climateReducer } from './climate';
 import { learnedReducer } from './learned';
 import { loggerReducer } from './logger';
 import { paintingsReducer } from './paintings';
+import { planReducer } from './plan';
+import { plannedReducer } from './planned';
 import { savingReducer } from './saving';
 import { sessionsReducer } from './sessions';
 import { studioReducer } from './studio';
@@ -16,6 +18,8 @@ export const createStore = () =>
       cabinet: cabinetReducer,
       sessions: sessionsReducer,
       climate: climateReducer,
+      plan: planReducer,
+      planned: plannedReducer,
       learned: learnedReducer,
       logger: loggerReducer,
       studio: studioReducer,

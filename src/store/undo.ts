@@ -1,13 +1,15 @@
 import { createSlice } from '@reduxjs/toolkit';
 import { cabinetChanged, type CabinetChange } from './cabinet';
 import { painterChanged, type PaintingChange } from './paintings';
+import { planChanged, type PlanChange } from './plan';
 import { sessionChanged, type SessionChange } from './sessions';
 
 /** What can be taken back, newest last: it lives while the page is open. */
 export type Change =
   | ({ of: 'painting' } & PaintingChange)
   | ({ of: 'cabinet' } & CabinetChange)
-  | ({ of: 'session' } & SessionChange);
+  | ({ of: 'session' } & SessionChange)
+  | ({ of: 'plan' } & PlanChange);
 
 const UNDO_DEPTH = 50;
 
@@ -27,6 +29,9 @@ const slice = createSlice({
     });
     builder.addCase(sessionChanged, (state, { payload }) => {
       state.changes = remember(state.changes as Change[], { of: 'session', ...payload });
+    });
+    builder.addCase(planChanged, (state, { payload }) => {
+      state.changes = remember(state.changes as Change[], { of: 'plan', ...payload });
     });
     builder.addCase(cabinetChanged, (state, { payload }) => {
       state.changes = remember(state.changes as Change[], { of: 'cabinet', ...payload });

@@ -5,6 +5,8 @@ import { space } from './tokens';
 
 interface Props {
   label: string;
+  /** What it is called when it is read out, where the label leans on what stands around it. */
+  spoken?: string;
   value: string;
   onChangeText: (text: string) => void;
   onBlur?: () => void;
@@ -20,6 +22,7 @@ interface Props {
 /** A labelled field; what is wrong with it stands right below it. */
 export function Field({
   label,
+  spoken = label,
   value,
   onChangeText,
   onBlur,
@@ -31,10 +34,10 @@ export function Field({
   testID,
 }: Props) {
   return (
-    <View style={{ flexGrow: 1 }}>
+    <View style={{ flexGrow: 1, flexShrink: 1, minWidth: 0 }}>
       <Input
         label={label}
-        aria-label={unit ? `${label}, ${unit}` : label}
+        aria-label={unit ? `${spoken}, ${unit}` : spoken}
         value={value}
         onChangeText={onChangeText}
         errorMessage={error ?? ''}
@@ -48,6 +51,8 @@ export function Field({
         {...(unit ? { rightIcon: <Text tone="ink2">{unit}</Text> } : {})}
         {...(inputType ? { type: inputType } : {})}
         {...(testID ? { testID } : {})}
+        // A browser's own field does not go below some twenty letters unless it is told that it may.
+        inputStyle={{ minWidth: 0, width: '100%' }}
         renderErrorMessage={Boolean(error)}
         containerStyle={{ marginBottom: space.m }}
       />

@@ -2,7 +2,12 @@ import { REFERENCE_CLIMATE } from '@/core/drying';
 import { repairsFor } from '@/core/repair';
 import { NOW_MS, optionsAt, stackOf } from '@/core/testing/paintings';
 import { part, recipe, tube } from '@/core/testing/recipes';
+import { NEW_PLAN_RECORD } from '@/core/plan/record';
+import { planStudio } from '@/core/plan/studio-plan';
+import { USUAL_PACE } from '@/core/today/suggest';
 import { solveRepairs, solveWishes } from './client';
+import { solvePlan } from './plan-client';
+import { PLANNER } from './planner';
 import { reply, repairsSchema, unpack } from './protocol';
 import { SOLVER } from './solver';
 
@@ -55,4 +60,40 @@ test('an answer that is no answer is not passed on', () => {
       }),
     ),
   ).toThrow('too far');
+});
+
+describe('the planning worker', () => {
+  const studio = {
+    paintings: [painting],
+    record: NEW_PLAN_RECORD,
+    pace: USUAL_PACE,
+    climate: REFERENCE_CLIMATE,
+    air: null,
+    learned: null,
+    nowMs: NOW_MS,
+    timeZone: 'Europe/Berlin',
+    latitudeDeg: 50,
+    whatIf: [],
+    seed: 1,
+    draws: 400,
+    quick: true,
+  };
+
+  test('what comes out is what the core says', async () => {
+    const { result } = solvePlan(studio, () => undefined);
+    await expect(result).resolves.toEqual(planStudio(studio));
+  });
+
+  test('progress is told, to the end', () => {
+    const told: number[] = [];
+    expect(PLANNER.plan(studio, (done) => told.push(done))).toMatchObject({ ok: true });
+    expect(told.length).toBeGreaterThan(3);
+    expect(told.at(-1)).toBe(1);
+    expect([...told].sort((a, b) => a - b)).toEqual(told);
+  });
+
+  test('a request that is no good is refused with a reason', async () => {
+    const { result } = solvePlan({ ...studio, draws: 0 }, () => undefined);
+    await expect(result).rejects.toThrow(/draws/);
+  });
 });

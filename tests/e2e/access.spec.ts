@@ -126,6 +126,21 @@ const SCREENS: { name: string; go: (page: Page) => Promise<unknown> }[] = [
       await expect(page.getByRole('region', { name: 'After the break' })).toBeVisible();
     },
   },
+  {
+    name: 'the plan',
+    go: async (page) => {
+      await openPlace(page, 'Plan');
+      await expect(page.getByText('Settled.')).toBeVisible();
+    },
+  },
+  {
+    name: 'date and waits',
+    go: async (page) => {
+      await openPlace(page, 'Plan');
+      await page.getByRole('link', { name: 'Date and waits of The Net Loft, Evening' }).click();
+      await expect(page.getByRole('heading', { name: 'Edges' })).toBeVisible();
+    },
+  },
   { name: 'settings', go: (page) => openPlace(page, 'Settings') },
   {
     name: 'about',
@@ -144,23 +159,37 @@ const SCREENS: { name: string; go: (page: Page) => Promise<unknown> }[] = [
   },
 ];
 
+async function expectNothingSerious(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+  expect(
+    serious.map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((n) => n.html)
+          .join(' | ')
+          .slice(0, 600)}`,
+    ),
+  ).toEqual([]);
+}
+
 for (const screen of SCREENS) {
   test(`axe finds nothing serious on: ${screen.name}`, async ({ page }) => {
     await demo(page);
     await screen.go(page);
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-    expect(
-      serious.map(
-        (v) =>
-          `${v.id}: ${v.nodes
-            .map((n) => n.html)
-            .join(' | ')
-            .slice(0, 600)}`,
-      ),
-    ).toEqual([]);
+    await expectNothingSerious(page);
   });
 }
+
+test('axe finds nothing serious on the sides of the plan', async ({ page }) => {
+  await demo(page);
+  await openPlace(page, 'Plan');
+  for (const name of ['Sessions', 'What if', 'Hours', 'Weeks']) {
+    await page.getByRole('link', { name, exact: true }).click();
+    await expect(page.getByRole('link', { name: `${name}, here` })).toBeVisible();
+    await expectNothingSerious(page);
+  }
+});
 
 test('nothing is wider than the screen', async ({ page }) => {
   await demo(page);
@@ -176,6 +205,11 @@ test('nothing is wider than the screen', async ({ page }) => {
     '/bench/paint',
     '/bench/oiling-out',
     '/bench/grid',
+    '/plan',
+    '/plan/sessions',
+    '/plan/what-if',
+    '/plan/hours',
+    '/plan/weeks',
   ]) {
     await page.goto(path);
     await page.waitForLoadState('networkidle');

@@ -90,13 +90,15 @@ export async function wipe(page: Page): Promise<void> {
   await page.goto('/');
 }
 
-/** Go to a place of the studio: at the foot or on the rail, or by way of the studio's own page. */
+/** Go to a place of the studio: at the foot or on the rail, or by way of the studio's own page (from Today). */
 export async function openPlace(page: Page, name: string): Promise<void> {
   const places = page.getByRole('navigation', { name: 'Places' });
   await expect(places.getByRole('link', { name: 'Today' })).toBeVisible();
   const direct = places.getByRole('link', { name, exact: true });
   if ((await direct.count()) > 0) return direct.click();
-  await places.getByRole('link', { name: 'Studio', exact: true }).click();
+  await places.getByRole('link', { name: 'Today' }).click();
+  await page.getByRole('link', { name: 'Studio', exact: true }).click();
+  if (name === 'Studio') return;
   await page
     .getByRole('navigation', { name: 'Studio' })
     .getByRole('link', { name, exact: true })

@@ -17,7 +17,10 @@ export type RecoatRule = 'touch-dry' | 'recoat' | 'through-dry';
  * @param throughDays through-dry of the film below, reference-days
  */
 export const varnishDoseDays = (
-  c: Constants,
+  c: Pick<
+    Constants,
+    'modernVarnishMinDays' | 'varnishMinDays' | 'varnishMaxDays' | 'varnishThroughMultiple'
+  >,
   material: 'resin-varnish' | 'synthetic-varnish',
   throughDays: number,
 ): number =>

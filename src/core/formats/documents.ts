@@ -6,16 +6,18 @@ import { PAINTING_SCHEMA_VERSION, paintingSchema, type Painting } from '../paint
 import { migrate, type MigrationSteps } from './migrate';
 import { CLIMATE_MONTH_VERSION, climateMonthSchema, type ClimateMonth } from '../climate/readings';
 import { SESSION_SCHEMA_VERSION, sessionSchema, type Session } from '../session/schema';
+import { PLAN_RECORD_VERSION, planRecordSchema, type PlanRecord } from '../plan/record';
 import { STUDIO_SCHEMA_VERSION, studioSchema, type Studio } from './studio';
 
 /**
  * Steps from older versions. Version 2 of a painting only allows more: own tubes, other materials, more
  * grounds and supports, overruled rules; what version 1 said means the same. Version 3 adds touch tests, what
- * bothers, gates and reasons.
+ * bothers, gates and reasons; version 4 the date it is due and how it is planned.
  */
 export const PAINTING_STEPS: MigrationSteps = {
   1: (painting) => painting,
   2: (painting) => painting,
+  3: (painting) => painting,
 };
 /** Version 2 follows the air over time. */
 export const STUDIO_STEPS: MigrationSteps = {
@@ -63,6 +65,9 @@ export const readStudio = (raw: unknown): Studio =>
 
 export const readSession = (raw: unknown): Session =>
   parse(sessionSchema, migrate(raw, SESSION_SCHEMA_VERSION, {}, 'The session'), 'The session');
+
+export const readPlanRecord = (raw: unknown): PlanRecord =>
+  parse(planRecordSchema, migrate(raw, PLAN_RECORD_VERSION, {}, 'The plan'), 'The plan');
 
 export const readClimateMonth = (raw: unknown): ClimateMonth =>
   parse(climateMonthSchema, migrate(raw, CLIMATE_MONTH_VERSION, {}, 'The climate'), 'The climate');

@@ -3,12 +3,14 @@ import type { Cabinet } from '../cabinet/schema';
 import type { ClimateMonth } from '../climate/readings';
 import { CoreError } from '../errors';
 import type { Painting } from '../painting/schema';
+import type { PlanRecord } from '../plan/record';
 import type { Session } from '../session/schema';
 import {
   parse,
   readCabinet,
   readClimateMonth,
   readPainting,
+  readPlanRecord,
   readSession,
   readStudio,
 } from './documents';
@@ -19,9 +21,10 @@ import type { Studio } from './studio';
 const EXPORT_STEPS: MigrationSteps = {
   1: (file) => ({ ...file, cabinet: null }),
   2: (file) => ({ ...file, sessions: [], climate: [], photos: [] }),
+  3: (file) => ({ ...file, plan: null }),
 };
 
-export const EXPORT_SCHEMA_VERSION = 3;
+export const EXPORT_SCHEMA_VERSION = 4;
 export const EXPORT_FORMAT = 'tawny-hour';
 
 /** What is exported: one painting, or the whole studio with its settings. */
@@ -37,6 +40,8 @@ export interface ExportFile {
   sessions: Session[];
   climate: ClimateMonth[];
   photos: KeptPhoto[];
+  /** Working hours, pins, and what the plan has said. */
+  plan: PlanRecord | null;
 }
 
 /** A photo without anything but its picture. */
@@ -59,6 +64,7 @@ const envelopeSchema = z.object({
   sessions: z.array(z.unknown()).max(50_000),
   climate: z.array(z.unknown()).max(2400),
   photos: z.array(keptPhotoSchema).max(20_000),
+  plan: z.unknown(),
 });
 
 export const exportFile = (
@@ -67,7 +73,7 @@ export const exportFile = (
   studio: Studio | null,
   exportedAt: string,
   cabinet: Cabinet | null = null,
-  log: Partial<Pick<ExportFile, 'sessions' | 'climate' | 'photos'>> = {},
+  log: Partial<Pick<ExportFile, 'sessions' | 'climate' | 'photos' | 'plan'>> = {},
 ): ExportFile => ({
   format: EXPORT_FORMAT,
   schemaVersion: EXPORT_SCHEMA_VERSION,
@@ -79,6 +85,7 @@ export const exportFile = (
   sessions: log.sessions ?? [],
   climate: log.climate ?? [],
   photos: log.photos ?? [],
+  plan: log.plan ?? null,
 });
 
 const within = <T>(prefix: string, read: () => T): T => {
@@ -129,6 +136,10 @@ export function readExport(text: string): ExportFile {
     paintings,
     sessions: envelope.sessions.map((s, i) => within(`sessions.${i}`, () => readSession(s))),
     climate: envelope.climate.map((c, i) => within(`climate.${i}`, () => readClimateMonth(c))),
+    plan:
+      envelope.plan === null || envelope.plan === undefined
+        ? null
+        : within('plan', () => readPlanRecord(envelope.plan)),
     studio:
       envelope.studio === null || envelope.studio === undefined
         ? null

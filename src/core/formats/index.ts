@@ -4,6 +4,7 @@ export {
   readSession,
   firstIssue,
   readPainting,
+  readPlanRecord,
   readStudio,
 } from './documents';
 export type { ExportFile, KeptPhoto } from './export';

@@ -5,6 +5,7 @@ import { dryVerb } from './dry';
 import { filmVerb } from './film';
 import { learnVerb } from './learn';
 import { mediumVerb } from './medium';
+import { oddsVerb, planVerb } from './plan';
 import { quantityVerb } from './quantity';
 import { repairVerb } from './repair';
 import { todayVerb } from './today';
@@ -17,7 +18,12 @@ export interface Verb {
   summary: string;
   input: z.ZodType;
   output: z.ZodType;
-  run(input: unknown): unknown;
+  run(input: unknown, around?: Around): unknown;
+}
+
+/** What a verb may be given besides its input: a clock, for those that can be limited in time. */
+export interface Around {
+  nowMs(): number;
 }
 
 /** Ties a handler to its schemas, so that nothing unchecked goes in or out. */
@@ -26,9 +32,12 @@ export function defineVerb<I, O>(verb: {
   summary: string;
   input: z.ZodType<I>;
   output: z.ZodType<O>;
-  run(input: I): O;
+  run(input: I, around?: Around): O;
 }): Verb {
-  return { ...verb, run: (input) => verb.output.parse(verb.run(verb.input.parse(input))) };
+  return {
+    ...verb,
+    run: (input, around) => verb.output.parse(verb.run(verb.input.parse(input), around)),
+  };
 }
 
 export const VERBS: Record<string, Verb> = Object.fromEntries(
@@ -44,6 +53,8 @@ export const VERBS: Record<string, Verb> = Object.fromEntries(
     climateVerb,
     learnVerb,
     todayVerb,
+    planVerb,
+    oddsVerb,
   ].map((make) => {
     const verb = make(defineVerb);
     return [verb.name, verb];

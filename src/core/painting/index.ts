@@ -15,16 +15,6 @@ export {
 } from './layer';
 export { DEADLINE_QUANTILE, PLANNING_QUANTILE } from './pair';
 export { coatOf, type Making } from './making';
-export {
-  addCoat,
-  changeCoat,
-  changeParticulars,
-  followSchool,
-  moveCoat,
-  overruleCoat,
-  removeCoat,
-  type Particulars,
-} from './plan';
 export { gessoThicknessUm, groundReadyAtMs, isOilGround } from './ground';
 export { mergePaintings } from './merge';
 export type { Film } from './reduce';

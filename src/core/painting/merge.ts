@@ -1,17 +1,22 @@
 import { mergeList } from '../merge-list';
 import type { Painting } from './schema';
 
-/** Lists that older paintings do not have: they stay away where nobody made one. */
+/** What older paintings do not have: they stay away where nobody made one. */
 function optionalLists(
   base: Painting,
   mine: Painting,
   theirs: Painting,
-): Pick<Painting, 'bothers' | 'gates'> {
-  const out: Pick<Painting, 'bothers' | 'gates'> = {};
+): Partial<Pick<Painting, 'bothers' | 'gates' | 'planning'>> {
+  const out: Partial<Pick<Painting, 'bothers' | 'gates' | 'planning'>> = {};
   if (mine.bothers || theirs.bothers)
     out.bothers = mergeList(base.bothers ?? [], mine.bothers ?? [], theirs.bothers ?? []);
   if (mine.gates || theirs.gates)
     out.gates = mergeList(base.gates ?? [], mine.gates ?? [], theirs.gates ?? []);
+  const planning =
+    JSON.stringify(mine.planning) === JSON.stringify(base.planning)
+      ? theirs.planning
+      : mine.planning;
+  if (planning) out.planning = planning;
   return out;
 }
 

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { dryVolume } from '../film';
 import { isoDaysAgo, making, optionsAt, stackOf } from '../testing/paintings';
 import { part, recipe, tube } from '../testing/recipes';
-import { addCoat, assessPainting, mergePaintings, paintingSchema, type Painting } from '.';
+import { addCoat } from './plan';
+import { assessPainting, mergePaintings, paintingSchema, type Painting } from '.';
 import { layCoat, reduceFilm } from './events';
 
 const WHITE = [tube('titanium-white')];

@@ -1,4 +1,5 @@
-import { METHOD_KEYS, METHODS } from '@/data/methods';
+import { METHOD_KEYS } from '@/data/method-keys';
+import { METHODS } from '@/data/methods';
 import { CoreError } from '../errors';
 import { composition } from '../film';
 import { STUDIO_HANDBOOK } from '../handbook';
@@ -15,22 +16,19 @@ import {
   stackOf,
 } from '../testing/paintings';
 import {
-  addCoat,
   assessPainting,
-  changeCoat,
   liftsAt,
   openAt,
   mergePaintings,
-  moveCoat,
   paintingSchema,
   plannedCoats,
-  removeCoat,
   stairWidth,
   topLaid,
   unlaidPassages,
   verdictOf,
   type Painting,
 } from '.';
+import { addCoat, changeCoat, moveCoat, removeCoat } from './plan';
 import { layCoat, reduceFilm, withoutEvent } from './events';
 import { startPainting } from './start';
 

@@ -1,6 +1,7 @@
 import type { RuleKey } from '@/data/rules';
 import type { SchoolKey } from '../schools';
 import { changed, coatOf, requirePassages, type Making } from './making';
+import { USUAL_PLANNING, type Planning } from './planning';
 import type { Coat, Painting } from './schema';
 
 /** Put a changed coat in the place of the old one. `correctRecord` also rewrites what was laid of it. */
@@ -100,3 +101,11 @@ export function overruleCoat(
   const overruled = reason === null ? others : [...others, { rule, reason, at: making.now }];
   return changeCoat(painting, { ...coat, overruled }, false, making);
 }
+
+/** Change when a painting must be done and how its coats wait. The caller validates. */
+export const changePlanning = (
+  painting: Painting,
+  change: Partial<Planning>,
+  making: Pick<Making, 'now'>,
+): Painting =>
+  changed(painting, making, { planning: { ...(painting.planning ?? USUAL_PLANNING), ...change } });

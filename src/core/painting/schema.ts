@@ -1,13 +1,14 @@
 import { z } from 'zod';
 import { APPLICATION_KEYS, LEFT_FRACTION, type Left } from '@/data/applications';
 import { FINDINGS } from '@/data/learning';
-import { METHOD_KEYS } from '@/data/methods';
+import { METHOD_KEYS } from '@/data/method-keys';
 import { RULE_KEYS } from '@/data/rules';
 import { recipeSchema } from '../film';
 import { SCHOOL_KEYS } from '../schools';
+import { planningSchema } from './planning';
 
 /** A painting as it is kept: what was planned and what was done. What the film is now is derived, never stored. */
-export const PAINTING_SCHEMA_VERSION = 3;
+export const PAINTING_SCHEMA_VERSION = 4;
 
 const id = z.string().min(1).max(80);
 const timestamp = z.iso.datetime({
@@ -137,6 +138,12 @@ export const coatSchema = z.object({
   overruled: z.array(overruleSchema).max(40).optional(),
   /** Why it is meant, in the painter's words: helps to resist changing everything later. */
   why: z.string().trim().max(300, { error: 'At most 300 letters.' }).optional(),
+  /** How long it takes, where the painter knows better than the estimate; min. */
+  minutes: z.number().min(5).max(6000).optional(),
+  /** Begun and finished without a break, whatever its kind. */
+  oneSitting: z.boolean().optional(),
+  /** Its passages one by one, not in one go. */
+  apart: z.boolean().optional(),
 });
 
 export const HOW_REDUCED = ['wiped', 'scraped', 'sanded', 'painted-out'] as const;
@@ -234,6 +241,8 @@ export const paintingSchema = z
     /** What still bothers; absent in paintings of older editions. */
     bothers: z.array(botherSchema).max(500).optional(),
     gates: z.array(gatePassedSchema).max(200).optional(),
+    /** When it must be done and how it waits; absent: no date, the usual waits. */
+    planning: planningSchema.optional(),
   })
   .superRefine((painting, ctx) => {
     const issue = (path: (string | number)[], message: string) =>

@@ -1,10 +1,5 @@
-import {
-  BODY_PALETTES,
-  GLAZE_PALETTES,
-  METHODS,
-  type CoatTemplate,
-  type MethodKey,
-} from '@/data/methods';
+import { BODY_PALETTES, GLAZE_PALETTES, METHODS, type CoatTemplate } from '@/data/methods';
+import type { MethodKey } from '@/data/method-keys';
 import { CoreError } from '../errors';
 import { isOilGround } from './ground';
 import { FUTURE_SLACK_MS, type Making } from './making';

@@ -1,4 +1,5 @@
-import { assessPainting, moveCoat, type AssessOptions, type Coat, type Layer } from '../painting';
+import { assessPainting, type AssessOptions, type Coat, type Layer } from '../painting';
+import { moveCoat } from '../painting/plan';
 import { SCHOOL_KEYS } from '../schools';
 import { accepted, blank, describe, type Before } from './describe';
 import { firstPassing, smallestPassing } from './solve';

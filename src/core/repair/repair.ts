@@ -1,11 +1,5 @@
-import {
-  changeCoat,
-  moveCoat,
-  verdictOf,
-  type AssessOptions,
-  type Making,
-  type Painting,
-} from '../painting';
+import { verdictOf, type AssessOptions, type Making, type Painting } from '../painting';
+import { changeCoat, moveCoat } from '../painting/plan';
 import { otherOrder, thicker, thinner, waitThroughDry } from './by-laying';
 import { addOil, leanerBelow, lessMedium, moreMedium } from './by-medium';
 import type { Before } from './describe';

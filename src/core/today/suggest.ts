@@ -2,7 +2,7 @@ import { CLEANING_MINUTES, LEAST_WORK_MINUTES, WORK_PACE } from '@/data/pace';
 import { quantileOf } from '../drying';
 import { PLANNING_QUANTILE } from '../painting/pair';
 import type { Coat, CoatRole } from '../painting/schema';
-import { passagesCm2 } from '../session/time';
+import { mediumKey, minutesOf } from '../plan/steps';
 import { clusterRows, type TodayCluster, type TodayGroup, type TodayRow } from './today';
 
 export type Pace = Record<CoatRole, number>;
@@ -35,13 +35,6 @@ export const USUAL_PACE = Object.fromEntries(
   Object.entries(WORK_PACE).map(([role, { cm2PerMinute }]) => [role, cm2PerMinute]),
 ) as Pace;
 
-const ROUND_TO = 5;
-const roundUp = (minutes: number): number => Math.ceil(minutes / ROUND_TO) * ROUND_TO;
-
-/** Mediums are the same on the palette when their parts are, whatever they are called. */
-const mediumKey = ({ recipe }: Coat): string =>
-  recipe.mediumShare === 0 ? '' : JSON.stringify(recipe.medium.map((p) => [p.ingredient, p.parts]));
-
 /** Days until the coat is dry enough for the next, at the planning chance: the longer, the sooner it should go on. */
 const waitDays = ({ next }: TodayRow): number =>
   next ? quantileOf(next.times.touch, PLANNING_QUANTILE) : 0;
@@ -61,18 +54,17 @@ function candidatesOf(rows: Record<TodayGroup, TodayRow[]>, pace: Pace): Candida
     const open = row.group === 'still-open';
     // Paint that is open is only for what is meant to go into it.
     if (!coat || (open && coat.onto !== 'wet')) return [];
-    const share = row.stack.site.share;
-    const cm2 =
-      passagesCm2(
-        row.painting,
-        passages.map((p) => p.id),
-      ) * share;
     return [
       {
         cluster,
         coat,
-        minutes: Math.max(LEAST_WORK_MINUTES, roundUp(cm2 / pace[coat.role])),
-        medium: mediumKey(coat),
+        minutes: minutesOf(
+          row.painting,
+          coat,
+          passages.map((p) => p.id),
+          pace,
+        ),
+        medium: mediumKey(coat) ?? '',
         open,
         closesMs: row.readyAtMs ?? Infinity,
         wait: waitDays(row),

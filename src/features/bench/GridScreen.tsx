@@ -9,6 +9,7 @@ import { Screen } from '@/ui/Screen';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { space, WIDE_FROM } from '@/ui/tokens';
+import { StudioLink } from '@/features/frame/StudioLink';
 import { BenchTabs } from './BenchTabs';
 import { GridDrawing } from './GridDrawing';
 
@@ -57,7 +58,12 @@ export function GridScreen() {
     />
   );
   return (
-    <Screen title="Bench" subtitle="From the design to the support" maxWidth={1180}>
+    <Screen
+      title="Bench"
+      aside={<StudioLink />}
+      subtitle="From the design to the support"
+      maxWidth={1180}
+    >
       <BenchTabs />
       <View style={wide ? styles.two : { gap: space.xl }}>
         <View style={[{ gap: space.l }, wide && { flex: 1 }]}>

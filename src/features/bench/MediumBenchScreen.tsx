@@ -18,6 +18,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space, WIDE_FROM } from '@/ui/tokens';
+import { StudioLink } from '@/features/frame/StudioLink';
 import { BenchTabs } from './BenchTabs';
 import { ForPaint } from './ForPaint';
 import { JarDrawing } from './JarDrawing';
@@ -36,7 +37,12 @@ export function MediumBenchScreen() {
   const bench = useMediumBench(mediums.find((m) => !m.archived) ?? null);
   const wide = useWindowDimensions().width >= WIDE_FROM;
   return (
-    <Screen title="Bench" subtitle="What to pour together, and how much" maxWidth={1180}>
+    <Screen
+      title="Bench"
+      aside={<StudioLink />}
+      subtitle="What to pour together, and how much"
+      maxWidth={1180}
+    >
       <BenchTabs />
       <View style={wide ? styles.two : { gap: space.xl }}>
         <View style={wide ? styles.column : { gap: space.xl }}>

@@ -16,6 +16,7 @@ import { Screen } from '@/ui/Screen';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
+import { StudioLink } from '@/features/frame/StudioLink';
 import { BenchTabs } from './BenchTabs';
 
 const COUCH_ID = 'starter-couch';
@@ -47,7 +48,7 @@ export function OilingOutScreen() {
     })),
   );
   return (
-    <Screen title="Bench" subtitle="Oiling out, by the drop">
+    <Screen title="Bench" aside={<StudioLink />} subtitle="Oiling out, by the drop">
       <BenchTabs />
       <View style={{ gap: space.l }}>
         <View style={{ gap: space.s }}>

@@ -9,6 +9,7 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space, WIDE_FROM } from '@/ui/tokens';
 import { AreaCalculator } from './AreaCalculator';
+import { StudioLink } from '@/features/frame/StudioLink';
 import { BenchTabs } from './BenchTabs';
 import { ShoppingTable } from './ShoppingTable';
 import { useNeeds, type Scope } from './useNeeds';
@@ -20,7 +21,7 @@ export function PaintBenchScreen() {
   const painting = paintings.find((p) => p.id === id) ?? paintings[0] ?? null;
   const wide = useWindowDimensions().width >= WIDE_FROM;
   return (
-    <Screen title="Bench" subtitle="How much to squeeze out" maxWidth={1180}>
+    <Screen title="Bench" aside={<StudioLink />} subtitle="How much to squeeze out" maxWidth={1180}>
       <BenchTabs />
       <View style={wide ? styles.two : { gap: space.xl }}>
         <View style={wide ? { flex: 3 } : null}>

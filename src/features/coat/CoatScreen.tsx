@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
-import { addCoat, changeCoat, type Painting } from '@/core/painting';
+import { type Painting } from '@/core/painting';
+import { addCoat, changeCoat } from '@/core/painting/plan';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { changePainting } from '@/store/actions';
 import { usePainting, useStoreDispatch } from '@/store/hooks';

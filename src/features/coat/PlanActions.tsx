@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { moveCoat, removeCoat, type Painting } from '@/core/painting';
+import { type Painting } from '@/core/painting';
+import { moveCoat, removeCoat } from '@/core/painting/plan';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';

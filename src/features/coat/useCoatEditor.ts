@@ -1,9 +1,7 @@
 import { useMemo, useState } from 'react';
 import { constantAir, DAY_MS, quantileOf, type DryingClock, type LogNormal } from '@/core/drying';
 import {
-  addCoat,
   assessPainting,
-  changeCoat,
   DEADLINE_QUANTILE,
   isLaid,
   verdictOf,
@@ -12,6 +10,7 @@ import {
   type Painting,
   type SiteStack,
 } from '@/core/painting';
+import { addCoat, changeCoat } from '@/core/painting/plan';
 import { figuresSentence, verdictSentence, type Verdict } from '@/core/schools';
 import { stops, type Finding } from '@/core/rules';
 import { SEVERITIES, type RuleKey } from '@/data/rules';

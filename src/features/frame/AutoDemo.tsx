@@ -1,7 +1,6 @@
 import { useEffect } from 'react';
 import { z } from 'zod';
-import { DEMO_STUDIO } from '@/features/keep/demo';
-import { openDemo } from '@/store/actions';
+import { openDemoStudio } from '@/features/keep/demo';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 
 const servedSchema = z.object({ demo: z.boolean() });
@@ -27,7 +26,7 @@ export function AutoDemo() {
     let gone = false;
     servedAsDemo()
       .then(async (demo) => {
-        if (demo && !gone) dispatch(openDemo(await DEMO_STUDIO()));
+        if (demo && !gone) await openDemoStudio(dispatch, () => !gone);
       })
       // Without a server that answers, the studio simply stays empty.
       .catch(() => undefined);

@@ -2,8 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Path, Rect } from 'react-native-svg';
-import { DEMO_STUDIO } from '@/features/keep/demo';
-import { openDemo } from '@/store/actions';
+import { openDemoStudio } from '@/features/keep/demo';
 import { useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
@@ -37,9 +36,9 @@ function useDemo() {
   const dispatch = useStoreDispatch();
   const [failure, setFailure] = useState<string | null>(null);
   const open = () => {
-    DEMO_STUDIO()
-      .then((file) => dispatch(openDemo(file)))
-      .catch((error: Error) => setFailure(`The demo studio cannot be opened: ${error.message}`));
+    openDemoStudio(dispatch).catch((error: Error) =>
+      setFailure(`The demo studio cannot be opened: ${error.message}`),
+    );
   };
   return { open, failure };
 }

@@ -1,5 +1,6 @@
 import {
   bottleTonicOutlineIcon,
+  calendarWeekIcon,
   cogOutlineIcon,
   dotsGridIcon,
   fingerprintIcon,
@@ -20,7 +21,8 @@ export interface Place {
     | '/settings'
     | '/session'
     | '/climate'
-    | '/studio';
+    | '/studio'
+    | '/plan';
   icon: string;
   owns(path: string): boolean;
 }
@@ -36,23 +38,11 @@ const place = (name: string, href: Place['href'], icon: string, also: string[] =
 const TODAY = place('Today', '/', weatherSunsetIcon);
 const PAINTINGS = place('Paintings', '/paintings', imageFrameIcon);
 const TOUCH = place('Touch', '/touch', fingerprintIcon);
+const PLAN = place('Plan', '/plan', calendarWeekIcon);
 const BENCH = place('Bench', '/bench', bottleTonicOutlineIcon);
 
-/** At the foot of a phone: what is reached with the paint still wet. The rest is in the studio. */
-export const FOOT_PLACES: Place[] = [
-  TODAY,
-  PAINTINGS,
-  TOUCH,
-  BENCH,
-  place('Studio', '/studio', dotsGridIcon, [
-    '/session',
-    '/log',
-    '/climate',
-    '/learned',
-    '/cabinet',
-    '/settings',
-  ]),
-];
+/** At the foot of a phone: what is reached with the paint still wet. The rest is in the studio, behind the dots above. */
+export const FOOT_PLACES: Place[] = [TODAY, PAINTINGS, TOUCH, PLAN, BENCH];
 
 /** On the rail of a desk there is room for all. */
 export const RAIL_PLACES: Place[] = [
@@ -60,6 +50,7 @@ export const RAIL_PLACES: Place[] = [
   PAINTINGS,
   TOUCH,
   place('Session', '/session', timerOutlineIcon, ['/log']),
+  PLAN,
   BENCH,
   place('Cabinet', '/cabinet', paletteOutlineIcon),
   place('Studio', '/studio', dotsGridIcon, ['/climate', '/learned']),

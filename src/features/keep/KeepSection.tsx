@@ -2,9 +2,10 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { CoreError } from '@/core/errors';
 import { type ExportFile } from '@/core/formats';
+import { PLAN_RECORD_ID } from '@/core/plan/record';
 import { exportFile, readExport } from '@/core/formats/export';
 import { useSessions } from '@/features/session/useSession';
-import { conflictsOf, takeIn, type OnConflict } from '@/store/actions';
+import { conflictsOf, takeIn, type OnConflict } from '@/store/take-in';
 import { nowIso } from '@/store/clock';
 import { usePaintings, useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { keepPhotos, photosOf } from '@/store/photos';
@@ -23,6 +24,7 @@ export function KeepSection() {
   const flow = useImport();
   const sessions = useSessions();
   const months = useStoreSelector((state) => state.climate);
+  const plan = useStoreSelector((state) => state.plan[PLAN_RECORD_ID] ?? null);
   const [failure, setFailure] = useState<string | null>(null);
   const exportAll = () => {
     setFailure(null);
@@ -33,6 +35,7 @@ export function KeepSection() {
             sessions,
             climate: Object.values(months).filter((m) => m !== undefined),
             photos,
+            plan,
           }),
         ),
       (error: Error) => setFailure(`The photos cannot be read: ${error.message}`),

@@ -31,7 +31,11 @@ export const saveExport = (file: ExportFile): void =>
   saveFile(fileName(file), JSON.stringify(file, null, 1));
 
 /** Let the painter choose a file and read its text. Null when nothing was chosen. */
-export function chooseFile(accept: string): Promise<string | null> {
+export const chooseFile = async (accept: string): Promise<string | null> =>
+  (await chooseNamedFile(accept))?.text ?? null;
+
+/** The same, with the name of the file. */
+export function chooseNamedFile(accept: string): Promise<{ name: string; text: string } | null> {
   return new Promise((resolve, reject) => {
     const input = document.createElement('input');
     input.type = 'file';
@@ -39,7 +43,7 @@ export function chooseFile(accept: string): Promise<string | null> {
     input.addEventListener('change', () => {
       const file = input.files?.[0];
       if (!file) resolve(null);
-      else file.text().then(resolve, reject);
+      else file.text().then((text) => resolve({ name: file.name, text }), reject);
     });
     input.addEventListener('cancel', () => resolve(null));
     input.click();

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
-import { followSchool, type Painting } from '@/core/painting';
+import { type Painting } from '@/core/painting';
+import { followSchool } from '@/core/painting/plan';
 import { SCHOOL_KEYS, SCHOOLS } from '@/core/schools';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';

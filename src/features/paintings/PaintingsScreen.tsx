@@ -4,6 +4,7 @@ import { StyleSheet, View } from 'react-native';
 import { areaCm2, type PaintingAssessment } from '@/core/painting';
 import { coreSteps, groundDrawing, groundName, isBroken, SUPPORT_NAME } from '@/features/film-view';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
+import { StudioLink } from '@/features/frame/StudioLink';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { sizeWords } from '@/features/units';
 import { useAssessments, useNow, usePaintings, useStoreSelector } from '@/store/hooks';
@@ -22,7 +23,7 @@ export function PaintingsScreen() {
   const start = () => router.push('/paintings/new');
   if (assessments.length === 0) {
     return (
-      <Screen title="Paintings">
+      <Screen title="Paintings" aside={<StudioLink />}>
         <UnreadableNotices />
         <EmptyStudio />
       </Screen>
@@ -31,6 +32,7 @@ export function PaintingsScreen() {
   return (
     <Screen
       title="Paintings"
+      aside={<StudioLink />}
       maxWidth={900}
       foot={
         <View style={styles.foot}>

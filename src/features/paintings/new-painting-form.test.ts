@@ -1,4 +1,4 @@
-import { METHOD_KEYS } from '@/data/methods';
+import { METHOD_KEYS } from '@/data/method-keys';
 import { paintingSchema } from '@/core/painting';
 import { making } from '@/core/testing/paintings';
 import {

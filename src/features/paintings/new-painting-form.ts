@@ -13,7 +13,8 @@ import {
   type Painting,
 } from '@/core/painting';
 import { startPainting, type NewPainting } from '@/core/painting/start';
-import { METHOD_KEYS, METHODS } from '@/data/methods';
+import { METHOD_KEYS } from '@/data/method-keys';
+import { METHODS } from '@/data/methods';
 import { toMm } from '@/features/units';
 import { nowMs } from '@/store/clock';
 

@@ -5,13 +5,13 @@ import {
   coatOf,
   liftsAt,
   openAt,
-  overruleCoat,
   topLaid,
   unlaidPassages,
   type Coat,
   type Painting,
   type PassageAssessment,
 } from '@/core/painting';
+import { overruleCoat } from '@/core/painting/plan';
 import { layCoat } from '@/core/painting/events';
 import { stops, type Finding } from '@/core/rules';
 import type { RuleKey } from '@/data/rules';

@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { isLaid, overruleCoat, type Painting } from '@/core/painting';
+import { isLaid, type Painting } from '@/core/painting';
+import { overruleCoat } from '@/core/painting/plan';
 import { repairSentence } from '@/core/repair';
 import type { RuleKey } from '@/data/rules';
 import { FindingNotices } from '@/features/findings/FindingNotices';

@@ -17,7 +17,7 @@ function daylightOf(nowMs: number, latitudeDeg: number) {
 }
 
 /** The light of the day at the studio; it comes a moment after the rows, which do not wait for the sun. */
-export default function DaylightBand({ width, nowMs }: { width: number; nowMs: number }) {
+export function DaylightBand({ width, nowMs }: { width: number; nowMs: number }) {
   const latitudeDeg = useStoreSelector((state) => state.studio.latitudeDeg);
   const daylight = useMemo(() => daylightOf(nowMs, latitudeDeg), [nowMs, latitudeDeg]);
   return <LightBand width={width} nowMs={nowMs} {...daylight} />;

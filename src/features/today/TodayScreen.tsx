@@ -1,8 +1,9 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { clusterRows, type TodayGroup, type TodayRow } from '@/core/today';
-import { HoursAtHand, WorthATouch } from '@/features/desk';
+import { DaylightBand, HoursAtHand, WorthATouch } from '@/features/desk';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
+import { StudioLink } from '@/features/frame/StudioLink';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { Heading, Text } from '@/ui/Text';
 import { DiamondKey } from '@/ui/time/WindowBar';
@@ -10,8 +11,6 @@ import { longDay } from '@/ui/time/words';
 import { colour, space, WIDE_FROM } from '@/ui/tokens';
 import { DaysHeader, TodayRowView } from './TodayRowView';
 import { useToday } from './useToday';
-
-const DaylightBand = lazy(() => import('./DaylightBand'));
 
 const GROUPS: { key: TodayGroup; name: string; none: string }[] = [
   { key: 'takes-a-coat', name: 'Takes a coat now', none: 'Nothing takes a coat now.' },
@@ -27,9 +26,12 @@ export function TodayScreen() {
   if (view.empty) {
     return (
       <ScrollView contentContainerStyle={styles.content}>
-        <Heading level={1} size="title" style={{ marginBottom: space.l }}>
-          {longDay(view.nowMs)}
-        </Heading>
+        <View style={{ flexDirection: 'row', marginBottom: space.l }}>
+          <Heading level={1} size="title" style={{ flex: 1 }}>
+            {longDay(view.nowMs)}
+          </Heading>
+          <StudioLink />
+        </View>
         <UnreadableNotices />
         <EmptyStudio />
       </ScrollView>
@@ -50,13 +52,10 @@ export function TodayScreen() {
               {`   ${view.rateLine}`}
             </Text>
           </View>
+          <StudioLink />
         </View>
         <View style={styles.band}>
-          {width > 0 ? (
-            <Suspense fallback={null}>
-              <DaylightBand width={width} nowMs={view.nowMs} />
-            </Suspense>
-          ) : null}
+          {width > 0 ? <DaylightBand width={width} nowMs={view.nowMs} /> : null}
         </View>
         <View style={[styles.content, wide && { maxWidth: 900 }]}>
           <UnreadableNotices />

@@ -4,6 +4,7 @@ import { coreSteps, filmStep, groundDrawing } from '@/features/film-view';
 import { FilmCore } from '@/ui/film/FilmCore';
 import { StateTag } from '@/ui/film/StateSwatch';
 import { Action } from '@/ui/Action';
+import { StudioLink } from '@/features/frame/StudioLink';
 import { Screen } from '@/ui/Screen';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
@@ -26,7 +27,7 @@ export function TouchScreen({
   const { chosen } = view;
   if (!chosen)
     return (
-      <Screen title="Touch">
+      <Screen title="Touch" aside={<StudioLink />}>
         <Text tone="ink2">
           No paint is laid yet. Once a coat is on, touch a corner of it each morning and note what
           the finger finds: the forecast learns from it.
@@ -36,6 +37,7 @@ export function TouchScreen({
   return (
     <Screen
       title="What does the finger find?"
+      aside={<StudioLink />}
       maxWidth={wide ? 1040 : 720}
       foot={<Foot view={view} chosen={chosen} />}
     >

@@ -1,0 +1,7 @@
+import { DatesScreen } from '@/features/desk';
+import { useParam } from '@/features/params';
+
+export default function DatesRoute() {
+  const id = useParam('id') ?? '';
+  return <DatesScreen key={id} id={id} />;
+}

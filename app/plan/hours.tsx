@@ -1,0 +1,1 @@
+export { HoursScreen as default } from '@/features/desk';

@@ -1,0 +1,1 @@
+export { PlanSessionsScreen as default } from '@/features/desk';

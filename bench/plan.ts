@@ -1,0 +1,106 @@
+/**
+ * The planner against the optimum of a general MILP solver (HiGHS) on small problems, and against stated limits on a
+ * large studio: twenty paintings of six passages and ten coats, half a year, one core.
+ */
+import { createRequire } from 'node:module';
+import { performance } from 'node:perf_hooks';
+import type { Highs } from 'highs';
+import { plan, USUAL_WEIGHTS, type PlanProblem } from '../src/core/plan';
+import { compile } from '../src/core/plan/compile';
+import { oddsOf } from '../src/core/plan/odds';
+import { firstPlan } from '../src/core/plan/search';
+import { instance, LARGE, SMALL, type InstanceShape } from '../src/core/testing/plan-instances';
+import { milpOf } from '../src/core/testing/plan-milp';
+
+const CASES = 50;
+const NEAR = 1.01;
+const NEAR_AT_LEAST = 48;
+const TIME_SHARE = 1 / 20;
+const LIMIT_FIRST_MS = 300;
+const LIMIT_SETTLED_MS = 2000;
+const LIMIT_REPLAN_MS = 500;
+const LIMIT_ODDS_MS = 1000;
+
+/** A little longer than in the tests: what the solver is for. */
+const EXACT: InstanceShape = { ...SMALL, days: 13 };
+
+const timed = <T>(job: () => T): { ms: number; value: T } => {
+  const began = performance.now();
+  const value = job();
+  return { ms: performance.now() - began, value };
+};
+const ok = (holds: boolean): string => (holds ? '' : '  <-- over the limit');
+
+async function exact(): Promise<boolean> {
+  const load = createRequire(import.meta.url)('highs') as () => Promise<Highs>;
+  const highs = await load();
+  // Both sides warm.
+  for (let k = 0; k < 3; k++) plan(instance(900 + k, EXACT), { seed: 1 });
+  let near = 0;
+  let cases = 0;
+  let missed = 0;
+  let worst = 1;
+  let mine = 0;
+  let theirs = 0;
+  for (let seed = 1; cases < CASES; seed++) {
+    const problem = instance(seed, EXACT);
+    const text = milpOf(problem);
+    const solved = timed(() => highs.solve(text));
+    if (solved.value.Status !== 'Optimal') continue;
+    cases += 1;
+    const found = timed(() => plan(problem, { seed: 1 }));
+    mine += found.ms;
+    theirs += solved.ms;
+    if (found.value.impossible.length > 0) missed += 1;
+    const ratio = found.value.objective / solved.value.ObjectiveValue;
+    worst = Math.max(worst, ratio);
+    if (ratio <= NEAR) near += 1;
+    if (ratio < 1 - 1e-6)
+      throw new Error(`Seed ${seed}: below the optimum, so one of the two is wrong.`);
+  }
+  const share = mine / theirs;
+  console.log(
+    `plan, ${CASES} small problems against HiGHS: ${near} within 1 % of the optimum (worst ${worst.toFixed(3)}), ${missed} not had though they can be${ok(near >= NEAR_AT_LEAST && missed === 0)}`,
+  );
+  console.log(
+    `plan, time: ${(mine / CASES).toFixed(0)} ms against ${(theirs / CASES).toFixed(0)} ms of the solver = 1/${(1 / share).toFixed(0)}, at most 1/20${ok(share <= TIME_SHARE)}`,
+  );
+  return near >= NEAR_AT_LEAST && missed === 0 && share <= TIME_SHARE;
+}
+
+/** The painter is away for a week in the third. */
+const weekAway = (problem: PlanProblem): PlanProblem => {
+  const from = problem.nowMs + 14 * 86_400_000;
+  const to = from + 7 * 86_400_000;
+  return { ...problem, windows: problem.windows.filter((w) => w.toMs < from || w.fromMs > to) };
+};
+
+function large(): boolean {
+  const problem = instance(7, LARGE);
+  const first = timed(() => firstPlan(compile(problem), { weights: USUAL_WEIGHTS }));
+  const settled = timed(() => plan(problem, { seed: 1 }));
+  const { objective, bound } = settled.value;
+  const warm = new Map(
+    settled.value.sessions.flatMap((s) => s.works.map((w): [string, number] => [w.id, w.startMs])),
+  );
+  const again = timed(() => plan(weekAway(problem), { seed: 1, warm, rounds: 300 }));
+  const odds = timed(() => oddsOf(problem, settled.value, { draws: 10_000, seed: 1 }));
+  console.log(
+    `plan, ${problem.works.length} works: first ${first.ms.toFixed(0)} ms of ${LIMIT_FIRST_MS}, settled ${settled.ms.toFixed(0)} ms of ${LIMIT_SETTLED_MS}, after a lost week ${again.ms.toFixed(0)} ms of ${LIMIT_REPLAN_MS}${ok(first.ms < LIMIT_FIRST_MS && settled.ms < LIMIT_SETTLED_MS && again.ms < LIMIT_REPLAN_MS)}`,
+  );
+  console.log(
+    `plan, cost: first ${first.value.cost().toFixed(0)}, settled ${objective.toFixed(0)}, no plan below ${bound.toFixed(0)} (gap ${((100 * (objective - bound)) / bound).toFixed(0)} %)`,
+  );
+  console.log(
+    `odds, 10,000 draws of it: ${odds.ms.toFixed(0)} ms of ${LIMIT_ODDS_MS}${ok(odds.ms < LIMIT_ODDS_MS)}`,
+  );
+  return (
+    first.ms < LIMIT_FIRST_MS &&
+    settled.ms < LIMIT_SETTLED_MS &&
+    again.ms < LIMIT_REPLAN_MS &&
+    odds.ms < LIMIT_ODDS_MS
+  );
+}
+
+const results = [large(), await exact()];
+process.exit(results.every(Boolean) ? 0 : 1);

@@ -1,0 +1,243 @@
+import { slotsOf, type Slots } from './calendar-slots';
+import { checkProblem } from './check';
+import { doseTable, wallTable, type DoseTable } from './dose-table';
+import type { Lag, PlanClockKind, PlanProblem } from './problem';
+
+/** A wait as numbers: the works are places. `from` is -1 for a film that is laid already. */
+export interface LagN {
+  from: number;
+  table: DoseTable;
+  dose: number;
+  lag: Lag;
+}
+export interface WetN {
+  /** -1 for paint that is laid already. */
+  from: number;
+  film: number;
+  table: DoseTable;
+  dose: number;
+  had: number;
+  sameSitting: boolean;
+  dryDose: number;
+}
+
+/** Works that must be placed together, because paint of one has to be caught open by the next; in order. */
+export type Block = number[];
+
+export interface GoalN {
+  dueMs: number | null;
+  weight: number;
+  ends: LagN[];
+}
+
+/** The problem with places for names, for a search. */
+export interface Compiled {
+  problem: PlanProblem;
+  slots: Slots;
+  n: number;
+  length: Int32Array;
+  medium: Int32Array;
+  mediums: number;
+  project: Int32Array;
+  lags: LagN[][];
+  /** Waits for films that are laid already. */
+  laid: LagN[][];
+  wets: WetN[][];
+  /** Works that wait for this one, wet or dry. */
+  after: number[][];
+  /** The first slot by what is laid already and what the painter ruled out. */
+  release: Int32Array;
+  /** Slot the painter pinned it to; -1 without, -2 where no such working time exists. */
+  pin: Int32Array;
+  goals: GoalN[];
+  blocks: Block[];
+  blockOf: Int32Array;
+  horizonMs: number;
+  tableFor(clock: PlanClockKind): DoseTable;
+  /** Works meant into paint that has closed, whatever is done, before everything in between is dry: laid dry instead. */
+  hopeless: number[];
+}
+
+/**
+ * The positive circle of a wait at the least and one at the most: what lies between a coat and the one that is to meet
+ * it open needs more dose than the paint stays open. On one clock doses add up, so this is certain before any search.
+ */
+function meetsTooLate(wet: WetN, to: number, lags: LagN[][]): boolean {
+  const known = new Map<number, number>();
+  /** The most dose between the end of `wet.from` and the start of a work; -Infinity when none leads there. */
+  const most = (i: number): number => {
+    if (i === wet.from) return 0;
+    const found = known.get(i);
+    if (found !== undefined) return found;
+    let best = -Infinity;
+    for (const lag of lags[i]!)
+      if (lag.from >= 0)
+        best = Math.max(best, most(lag.from) + (lag.table === wet.table ? lag.dose : 0));
+    known.set(i, best);
+    return best;
+  };
+  return wet.from >= 0 && most(to) > wet.dose;
+}
+
+export const NO_PIN = -1;
+export const PIN_NOWHERE = -2;
+
+/** When what is waited for is ready, by the end of the work it waits for (or by now, where it is laid already). */
+export const readyAt = ({ table, dose, lag }: LagN, endMs: number): number =>
+  lag.after === null
+    ? table.timeOf(dose - lag.had)
+    : lag.stage === 'order'
+      ? endMs
+      : table.timeOf(table.doseAt(endMs) + dose);
+
+/** The latest end of a work that is laid into another, by the first stroke of the other. */
+export const closesAt = ({ from, table, dose, had }: WetN, startMs: number): number =>
+  table.timeOf(from < 0 ? dose - had : table.doseAt(startMs) + dose);
+
+/** When paint that was meant to be caught open is touch-dry instead. */
+export const driesAt = ({ from, table, dryDose, had }: WetN, endMs: number): number =>
+  table.timeOf(from < 0 ? dryDose - had : table.doseAt(endMs) + dryDose);
+
+function blocksOf(n: number, wets: WetN[][], after: number[][], lags: LagN[][]): Block[] {
+  const parent = Array.from({ length: n }, (_, i) => i);
+  const root = (i: number): number => (parent[i] === i ? i : (parent[i] = root(parent[i]!)));
+  const join = (a: number, b: number) => (parent[root(a)] = root(b));
+  wets.forEach((list, i) => list.forEach((w) => (w.from >= 0 ? join(w.from, i) : undefined)));
+  // Two blocks that wait for each other are one: what lies between a coat and what is laid into it belongs to both.
+  for (let merged = true; merged;) {
+    merged = false;
+    const seen = new Int8Array(n);
+    const path: number[] = [];
+    const members = (r: number) => parent.map((_, i) => i).filter((i) => root(i) === r);
+    const visit = (r: number): void => {
+      if (merged || seen[r] === 2) return;
+      if (seen[r] === 1) {
+        for (const other of path.slice(path.indexOf(r))) join(other, r);
+        merged = true;
+        return;
+      }
+      seen[r] = 1;
+      path.push(r);
+      for (const i of members(r)) for (const j of after[i]!) if (root(j) !== r) visit(root(j));
+      path.pop();
+      seen[r] = 2;
+    };
+    // Only blocks of several works can be in such a circle; single works were checked before.
+    for (let i = 0; i < n && !merged; i++) if (wets[i]!.length > 0) visit(root(i));
+  }
+  const grouped = new Map<number, number[]>();
+  for (const i of inOrder(n, after, lags, wets)) {
+    const r = root(i);
+    const list = grouped.get(r);
+    if (list) list.push(i);
+    else grouped.set(r, [i]);
+  }
+  return [...grouped.values()];
+}
+
+/** Every work after those it waits for; otherwise in the order given. */
+function inOrder(n: number, after: number[][], lags: LagN[][], wets: WetN[][]): number[] {
+  const waiting = Array.from(
+    { length: n },
+    (_, i) => [...lags[i]!, ...wets[i]!].filter((l) => l.from >= 0).length,
+  );
+  const out = waiting.flatMap((w, i) => (w === 0 ? [i] : []));
+  for (let k = 0; k < out.length; k++)
+    for (const j of after[out[k]!]!) if (--waiting[j]! === 0) out.push(j);
+  return out;
+}
+
+/** Check the problem and put numbers in the place of names. Throws CoreError as `checkProblem` does. */
+export function compile(problem: PlanProblem): Compiled {
+  checkProblem(problem);
+  const { nowMs, windows, works, goals } = problem;
+  const slots = slotsOf(windows, problem.slotMs, nowMs);
+  const horizonMs = Math.max(nowMs, windows.at(-1)?.toMs ?? nowMs) + problem.slotMs;
+  const tables = {
+    oil: doseTable(problem.clocks.oil, nowMs, horizonMs),
+    acrylic: doseTable(problem.clocks.acrylic, nowMs, horizonMs),
+    wall: wallTable(nowMs),
+  };
+  const place = new Map(works.map((w, i) => [w.id, i]));
+  const tableOf = (film: number | null): DoseTable =>
+    film === null ? tables.wall : tables[problem.films[film]!.clock];
+  const lagN = (lag: Lag): LagN => ({
+    from: lag.after === null ? -1 : place.get(lag.after)!,
+    table: tableOf(lag.film),
+    dose: lag.dose,
+    lag,
+  });
+  const lags = works.map((w) => w.lags.map(lagN));
+  const wets = works.map((w) =>
+    w.wets.map((wet): WetN => ({
+      from: wet.after === null ? -1 : place.get(wet.after)!,
+      had: wet.had,
+      film: wet.film,
+      table: tableOf(wet.film),
+      dose: wet.dose,
+      sameSitting: wet.sameSitting,
+      dryDose: wet.dryDose,
+    })),
+  );
+  const hopeless: number[] = [];
+  works.forEach((_, i) => {
+    const late = wets[i]!.filter((wet) => meetsTooLate(wet, i, lags));
+    if (late.length === 0) return;
+    hopeless.push(i);
+    wets[i] = wets[i]!.filter((wet) => !late.includes(wet));
+    lags[i]!.push(
+      ...late.map((wet) =>
+        lagN({
+          after: works[wet.from]!.id,
+          film: wet.film,
+          stage: 'touch-dry',
+          dose: wet.dryDose,
+          had: 0,
+        }),
+      ),
+    );
+  });
+  const after: number[][] = works.map(() => []);
+  works.forEach((_, i) => {
+    for (const { from } of lags[i]!) if (from >= 0) after[from]!.push(i);
+    for (const { from } of wets[i]!) if (from >= 0) after[from]!.push(i);
+  });
+  const mediums = [...new Set(works.flatMap((w) => (w.medium === null ? [] : [w.medium])))];
+  const projects = goals.map((g) => g.project);
+  const blocks = blocksOf(works.length, wets, after, lags);
+  const blockOf = new Int32Array(works.length);
+  blocks.forEach((block, b) => block.forEach((i) => (blockOf[i] = b)));
+  const pinOf = (pinMs: number | null): number => {
+    if (pinMs === null) return NO_PIN;
+    const t = slots.from(pinMs - problem.slotMs + 1);
+    return t < slots.count && Math.abs(slots.start[t]! - pinMs) < problem.slotMs ? t : PIN_NOWHERE;
+  };
+  return {
+    problem,
+    slots,
+    n: works.length,
+    length: Int32Array.from(works, (w) => w.slots),
+    medium: Int32Array.from(works, (w) => (w.medium === null ? -1 : mediums.indexOf(w.medium))),
+    mediums: mediums.length,
+    project: Int32Array.from(works, (w) => projects.indexOf(w.project)),
+    lags: lags.map((list) => list.filter((l) => l.from >= 0)),
+    laid: lags.map((list) => list.filter((l) => l.from < 0)),
+    wets,
+    after,
+    release: Int32Array.from(works, (w, i) => {
+      const ready = Math.max(
+        nowMs,
+        w.notBeforeMs ?? nowMs,
+        ...lags[i]!.filter((l) => l.from < 0).map((l) => readyAt(l, nowMs)),
+      );
+      return slots.from(ready);
+    }),
+    pin: Int32Array.from(works, (w) => pinOf(w.pinMs)),
+    goals: goals.map((g) => ({ dueMs: g.dueMs, weight: g.weight, ends: g.ends.map(lagN) })),
+    blocks,
+    blockOf,
+    horizonMs,
+    tableFor: (clock) => tables[clock],
+    hopeless,
+  };
+}

@@ -1,0 +1,26 @@
+export {
+  LAG_STAGES,
+  PLAN_CLOCKS,
+  USUAL_WEIGHTS,
+  type Lag,
+  type LagStage,
+  type PlanClock,
+  type PlanClockKind,
+  type PlanFilm,
+  type PlanGoal,
+  type PlanProblem,
+  type PlanWeights,
+  type PlanWork,
+  type SharedLogNormal,
+  type Wet,
+  type WorkWindow,
+} from './problem';
+export {
+  plan,
+  type Impossible,
+  type Plan,
+  type PlannedGoal,
+  type PlannedSession,
+  type PlannedWork,
+  type PlanOptions,
+} from './result';

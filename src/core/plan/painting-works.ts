@@ -1,0 +1,302 @@
+import { PLAN_ODDS } from '@/data/plan';
+import { dryingTimes, quantileOf } from '../drying';
+import { filmOfRecipe, thicknessOf } from '../film';
+import {
+  topLaid,
+  type AssessOptions,
+  type Layer,
+  type PaintingAssessment,
+} from '../painting/layer';
+import { DEADLINE_QUANTILE } from '../painting/pair';
+import type { Milestone } from '../painting/planning';
+import { stops } from '../rules';
+import type { Films } from './plan-films';
+import type { Lag, LagStage, PlanGoal, PlanWork, Wet, WorkWindow } from './problem';
+import { edgeBetween, makesEdges, needsDrySide, planningOf, type Pace, type Step } from './steps';
+
+export interface PlanInput {
+  assessments: PaintingAssessment[];
+  assess: AssessOptions;
+  pace: Pace;
+  windows: WorkWindow[];
+  /** Where the painter wants works to begin, and before when not, ms. */
+  pins: Record<string, number>;
+  notBefore: Record<string, number>;
+}
+
+/** A coat that no wait helps: a rule refuses it. */
+export interface Refusal {
+  stepId: string;
+  rule: string;
+}
+
+/** Stages by what is put on: a varnish has its own waits. */
+function stageFor(step: Step, painting: PaintingAssessment['painting']): LagStage {
+  const material = step.coat.recipe.material;
+  if (material === 'resin-varnish') return 'varnish-traditional';
+  if (material === 'synthetic-varnish' || material === 'waterborne-varnish')
+    return 'varnish-modern';
+  if (step.coat.onto === 'through-dry') return 'through-dry';
+  return planningOf(painting).stage;
+}
+
+const MILESTONE_STAGE: Record<Milestone, LagStage> = {
+  'touch-dry': 'touch-dry',
+  travel: 'travel',
+  varnished: 'varnish-modern',
+};
+
+/** Builds the works of one painting. */
+export class PaintingWorks {
+  readonly works: PlanWork[] = [];
+  readonly refused: Refusal[] = [];
+  private readonly lastOn = new Map<string, Step>();
+  private readonly painting: PaintingAssessment['painting'];
+  private readonly planning;
+  private readonly steps: Step[];
+
+  constructor(
+    private readonly assessment: PaintingAssessment,
+    private readonly input: PlanInput,
+    private readonly films: Films,
+    steps: Step[],
+  ) {
+    this.painting = assessment.painting;
+    this.planning = planningOf(this.painting);
+    this.steps = steps;
+  }
+
+  private stacksOf(passageId: string) {
+    const found = this.assessment.passages.find((p) => p.passage.id === passageId)!;
+    return [found.base, ...found.spots];
+  }
+
+  /** The film a coat will be on a passage. */
+  private layerOf(coatId: string, passageId: string): Layer | null {
+    for (const stack of this.stacksOf(passageId))
+      for (const layer of stack.layers)
+        if (layer.planned && layer.film.coatIds.includes(coatId)) return layer;
+    return null;
+  }
+
+  /** A copy of a painting has coats and passages of the same ids; their films are not the same. */
+  private key(...parts: string[]): string {
+    return [this.painting.id, ...parts].join('|');
+  }
+
+  private filmOf(step: Step, passageId: string): number | null {
+    const layer = this.layerOf(step.coat.id, passageId);
+    return layer ? this.films.place(this.key(step.coat.id, passageId), layer) : null;
+  }
+
+  /** The same coat by itself, before anything goes into it. */
+  private aloneFilm(step: Step, passageId: string): number | null {
+    const layer = this.layerOf(step.coat.id, passageId);
+    if (!layer) return null;
+    const { handbook, climate } = this.input.assess;
+    const film = filmOfRecipe(handbook, step.coat.recipe);
+    const under = { surface: layer.film.surface, cure: 1 };
+    const times = dryingTimes(handbook, film, thicknessOf(film), under, climate);
+    return this.films.place(this.key(step.coat.id, passageId, 'alone'), layer, times);
+  }
+
+  private lag(
+    after: string | null,
+    film: number | null,
+    stage: LagStage,
+    had: number,
+    asked?: number,
+  ): Lag {
+    if (film === null || stage === 'order')
+      return { after, film: null, stage: 'order', dose: 0, had: 0 };
+    // Between coats through-dry is waited for at its median, as elsewhere, unless the painter chose it for every coat;
+    // a date asks for its own chance of both.
+    const chance = asked ?? this.planning.chance;
+    const throughChance = asked ?? (this.planning.stage === 'through-dry' ? chance : 0.5);
+    return { after, film, stage, dose: this.films.dose(film, stage, chance, throughChance), had };
+  }
+
+  /** The wait for what lies on a passage already; null on a ground that is ready. */
+  private laidLag(passageId: string, stage: LagStage, chance?: number): Lag | null {
+    const [base] = this.stacksOf(passageId);
+    const top = base ? topLaid(base) : null;
+    if (!top || top.film.coatIds.length === 0 || !top.clock) return null;
+    const film = this.films.place(this.key('laid', passageId, top.film.key), top);
+    return this.lag(null, film, stage, top.clock.doseAt(this.input.assess.nowMs), chance);
+  }
+
+  private wetInto(before: Step, passageId: string, sameSitting: boolean): Wet | null {
+    const film = this.aloneFilm(before, passageId);
+    if (film === null) return null;
+    const { constants } = this.input.assess.handbook;
+    const { chance } = this.planning;
+    const { touch } = this.films.toSplit[film]!;
+    return {
+      after: before.workIds.at(-1)!,
+      film,
+      dose: constants.openOverTouch * quantileOf(touch, 1 - chance),
+      had: 0,
+      sameSitting,
+      dryDose: quantileOf(touch, chance),
+    };
+  }
+
+  /** Into paint that is laid already: while it is open. */
+  private wetIntoLaid(passageId: string): Wet | null {
+    const [base] = this.stacksOf(passageId);
+    const top = base ? topLaid(base) : null;
+    if (!top || top.film.coatIds.length === 0 || !top.clock) return null;
+    const film = this.films.place(this.key('laid', passageId, top.film.key), top);
+    const { constants } = this.input.assess.handbook;
+    const { touch } = this.films.toSplit[film]!;
+    return {
+      after: null,
+      film,
+      dose: constants.openOverTouch * quantileOf(touch, 1 - this.planning.chance),
+      had: top.clock.doseAt(this.input.assess.nowMs),
+      sameSitting: false,
+      dryDose: quantileOf(touch, this.planning.chance),
+    };
+  }
+
+  /** What a step waits for on its own passages. */
+  private below(step: Step): { lags: Lag[]; wets: Wet[]; notBefore: number } {
+    const lags: Lag[] = [];
+    const wets: Wet[] = [];
+    let notBefore = -Infinity;
+    const stage = stageFor(step, this.painting);
+    for (const passageId of step.passageIds) {
+      const before = this.lastOn.get(passageId);
+      if (step.coat.onto === 'wet') {
+        const wet = before ? this.wetInto(before, passageId, false) : this.wetIntoLaid(passageId);
+        if (wet) {
+          wets.push(wet);
+          continue;
+        }
+      }
+      if (before) {
+        lags.push(this.lag(before.workIds.at(-1)!, this.filmOf(before, passageId), stage, 0));
+        continue;
+      }
+      const laid = this.laidLag(passageId, stage);
+      if (laid) lags.push(laid);
+      else notBefore = Math.max(notBefore, this.assessment.groundReadyAtMs ?? -Infinity);
+      for (const finding of this.layerOf(step.coat.id, passageId)?.findings.filter(stops) ?? []) {
+        if (finding.untilMs === null) this.refused.push({ stepId: step.id, rule: finding.rule });
+        else notBefore = Math.max(notBefore, finding.untilMs);
+      }
+    }
+    return { lags, wets, notBefore };
+  }
+
+  /** The steps on another passage that make the same edge: the last with the last, the one before with the one before. */
+  private partner(step: Step, mine: string, other: string): Step | null {
+    const making = (passageId: string) =>
+      this.steps.filter((s) => makesEdges(s.coat) && s.passageIds.includes(passageId));
+    const ours = making(mine);
+    const theirs = making(other);
+    const fromTop = ours.length - ours.indexOf(step);
+    return theirs[theirs.length - fromTop] ?? null;
+  }
+
+  /** What the edges towards its neighbours ask of a step. */
+  private beside(step: Step): { lags: Lag[]; wets: Wet[] } {
+    const lags: Lag[] = [];
+    const wets: Wet[] = [];
+    if (!makesEdges(step.coat)) return { lags, wets };
+    const place = this.steps.indexOf(step);
+    for (const mine of step.passageIds)
+      for (const { id: other } of this.painting.passages) {
+        if (step.passageIds.includes(other)) continue;
+        const edge = edgeBetween(this.painting, mine, other);
+        const partner = edge ? this.partner(step, mine, other) : null;
+        // The one that comes first in the list of coats goes first.
+        if (!edge || !partner || this.steps.indexOf(partner) >= place) continue;
+        if (needsDrySide(edge))
+          lags.push(this.lag(partner.workIds.at(-1)!, this.filmOf(partner, other), 'touch-dry', 0));
+        else {
+          const wet = this.wetInto(partner, other, true);
+          if (wet) wets.push(wet);
+        }
+      }
+    return { lags, wets };
+  }
+
+  /**
+   * Fine work wants a dry place for the hand: one of the neighbours, that which has the least still to come. What comes
+   * on it later comes after.
+   */
+  private handRest(step: Step): Lag[] {
+    if (step.coat.role !== 'detail' || this.planning.handOnStick) return [];
+    const neighbours = this.painting.touches
+      .filter((pair) => pair.some((id) => step.passageIds.includes(id)))
+      .map(([a, b]) => (step.passageIds.includes(a) ? b : a))
+      .filter((id) => !step.passageIds.includes(id));
+    const toCome = (id: string) => (this.lastOn.has(id) ? 1 : 0);
+    const rest = [...new Set(neighbours)].sort((a, b) => toCome(a) - toCome(b))[0];
+    if (rest === undefined) return [];
+    this.restsOn.set(rest, [...(this.restsOn.get(rest) ?? []), step.workIds.at(-1)!]);
+    const before = this.lastOn.get(rest);
+    if (before)
+      return [this.lag(before.workIds.at(-1)!, this.filmOf(before, rest), 'touch-dry', 0)];
+    const laid = this.laidLag(rest, 'touch-dry');
+    return laid ? [laid] : [];
+  }
+  private readonly restsOn = new Map<string, string[]>();
+
+  build(): void {
+    for (const step of this.steps) {
+      const own = this.below(step);
+      const side = this.beside(step);
+      const lags = [
+        ...own.lags,
+        ...side.lags,
+        ...this.handRest(step),
+        ...step.passageIds.flatMap((id) =>
+          (this.restsOn.get(id) ?? [])
+            .filter((w) => !step.workIds.includes(w))
+            .map((w) => this.lag(w, null, 'order', 0)),
+        ),
+      ];
+      const minutesEach = step.minutes / step.workIds.length;
+      step.workIds.forEach((id, k) => {
+        const wished = this.input.notBefore[id] ?? this.input.notBefore[step.id] ?? -Infinity;
+        const notBefore = Math.max(own.notBefore, wished);
+        this.works.push({
+          id,
+          project: this.painting.id,
+          slots: Math.max(1, Math.round(minutesEach / PLAN_ODDS.slotMinutes)),
+          medium: step.medium,
+          lags: k === 0 ? lags : [this.lag(step.workIds[k - 1]!, null, 'order', 0)],
+          // An edge is made where two coats end: the last sitting of one with the last of the other.
+          wets: [...(k === 0 ? own.wets : []), ...(k === step.workIds.length - 1 ? side.wets : [])],
+          pinMs: this.input.pins[id] ?? null,
+          notBeforeMs: notBefore === -Infinity ? null : notBefore,
+        });
+      });
+      for (const id of step.passageIds) this.lastOn.set(id, step);
+    }
+  }
+
+  goal(): PlanGoal | null {
+    const { milestone, dueAt } = this.planning;
+    const stage = MILESTONE_STAGE[milestone];
+    const ends = this.painting.passages.flatMap(({ id }): Lag[] => {
+      const last = this.lastOn.get(id);
+      if (!last) {
+        const laid = this.laidLag(id, stage, DEADLINE_QUANTILE);
+        return laid ? [laid] : [];
+      }
+      // Varnished is done when the varnish is dry; where none is planned, when it may go on.
+      const asked = milestone === 'varnished' && last.coat.role === 'varnish' ? 'touch-dry' : stage;
+      return [this.lag(last.workIds.at(-1)!, this.filmOf(last, id), asked, 0, DEADLINE_QUANTILE)];
+    });
+    if (this.steps.length === 0 && dueAt === null) return null;
+    return {
+      project: this.painting.id,
+      dueMs: dueAt === null ? null : Date.parse(dueAt),
+      weight: 1,
+      ends,
+    };
+  }
+}

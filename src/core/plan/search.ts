@@ -1,0 +1,211 @@
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { DAY_MS } from '../drying';
+import type { Compiled } from './compile';
+import { decode, tailsOf } from './decode';
+import { EARLIEST } from './place';
+import { exchange } from './exchange';
+import { polish } from './polish';
+import { LARGE, ruin } from './ruin';
+import { PlanState, UNPLACED } from './state';
+import type { PlanWeights } from './problem';
+
+export interface SearchOptions {
+  weights: PlanWeights;
+  seed: number;
+  /** Rounds of the search; the same number gives the same plan. Absent: by the size of the problem. */
+  rounds?: number;
+  /** Where each work stood in the last plan, ms; the search begins there. */
+  warm?: Map<string, number>;
+  /** Asked now and then; true ends the search with the best so far. */
+  stop?(done: number, rounds: number): boolean;
+}
+
+export interface SearchResult {
+  state: PlanState;
+  rounds: number;
+  stopped: boolean;
+  /** J of the first plan, before the search. */
+  firstCost: number;
+}
+
+/** Rounds that settle a problem of n works: small ones are cheap, large ones have a second or so. */
+export const usualRounds = (n: number): number =>
+  n <= 20 ? 3 * CYCLE : Math.round(Math.min(6000, Math.max(3500, 300_000 / n)));
+
+/** Rounds from hot to cold of a small problem. */
+const CYCLE = 2000;
+
+const uniform = (seed: number): (() => number) => {
+  const rng = xoroshiro128plus(seed);
+  return () => (rng.next() >>> 0) / 4294967296;
+};
+
+/** Days given to a painting without a date, where it competes with dated ones. */
+const UNDATED_DAYS = 400;
+
+/** Urgency by slack: the date (or a far one) less what must still follow. */
+function bySlack({ n, project, goals, problem }: Compiled, tails: Float64Array): Float64Array {
+  return Float64Array.from({ length: n }, (_, i) => {
+    const due = goals[project[i]!]?.dueMs ?? null;
+    const days = due === null ? UNDATED_DAYS : (due - problem.nowMs) / DAY_MS;
+    return days - tails[i]!;
+  });
+}
+
+/** Urgency by painting: one after the other in an order, within each by what must still follow. */
+function byProject({ n, project }: Compiled, tails: Float64Array, rank: number[]): Float64Array {
+  return Float64Array.from({ length: n }, (_, i) => (rank[project[i]!] ?? 0) * 1e5 - tails[i]!);
+}
+
+function loads({ n, project, goals, length }: Compiled): number[] {
+  const out = goals.map(() => 0);
+  for (let i = 0; i < n; i++) if (project[i]! >= 0) out[project[i]!]! += length[i]!;
+  return out;
+}
+
+/** Orders of the paintings worth beginning with: least work first, and dated first by their dates. */
+function ranksOf(of: Compiled): number[][] {
+  const load = loads(of);
+  const rank = (key: (g: number) => number): number[] => {
+    const order = load.map((_, g) => g).sort((a, b) => key(a) - key(b));
+    const out: number[] = [];
+    order.forEach((g, k) => (out[g] = k));
+    return out;
+  };
+  return [
+    rank((g) => load[g]!),
+    rank((g) => (of.goals[g]!.dueMs === null ? 1e15 + load[g]! : of.goals[g]!.dueMs!)),
+  ];
+}
+
+/**
+ * The last plan, as far as it still holds: works in the order they stood, each exactly where it was when that is
+ * still allowed. So taking work out, or time, never moves what it does not touch.
+ */
+function warmStart(state: PlanState, warm: Map<string, number>, urgency: Float64Array): void {
+  const { of } = state;
+  const order = Float64Array.from({ length: of.n }, (_, i) => {
+    const at = warm.get(of.problem.works[i]!.id);
+    return at === undefined ? 1e15 + urgency[i]! : at;
+  });
+  decode(state, all(of), order, {
+    ...EARLIEST,
+    wanted: (i) => {
+      const at = warm.get(of.problem.works[i]!.id);
+      return at === undefined ? UNPLACED : of.slots.from(at);
+    },
+  });
+}
+
+const all = ({ n }: Compiled): number[] => Array.from({ length: n }, (_, i) => i);
+
+/** A first plan: the best of a few rules. */
+export function firstPlan(
+  of: Compiled,
+  options: Pick<SearchOptions, 'weights' | 'warm'>,
+): PlanState {
+  const tails = tailsOf(of);
+  const candidates: PlanState[] = [];
+  const begin = () => new PlanState(of, options.weights);
+  if (options.warm && options.warm.size > 0) {
+    const state = begin();
+    warmStart(state, options.warm, bySlack(of, tails));
+    candidates.push(state);
+  }
+  const urgencies = [bySlack(of, tails), ...ranksOf(of).map((rank) => byProject(of, tails, rank))];
+  for (const urgency of urgencies)
+    for (const join of [0, 1]) {
+      const state = begin();
+      decode(state, all(of), urgency, { ...EARLIEST, join });
+      candidates.push(state);
+    }
+  return candidates.reduce((best, s) => (s.cost() < best.cost() ? s : best));
+}
+
+/**
+ * Large-neighbourhood search on top of the first plan: take a part of the plan out (the rest of a painting or two,
+ * a session and what follows from it, a stretch of the calendar), build it anew at random, and keep it by the rule of
+ * simulated annealing. Shaw (1998) and Pisinger & Ropke (2010) for the scheme; from memory.
+ */
+export function search(of: Compiled, options: SearchOptions): SearchResult {
+  const { weights, seed, stop } = options;
+  const state = firstPlan(of, options);
+  const firstCost = state.cost();
+  const rounds = options.rounds ?? usualRounds(of.n);
+  if (of.n === 0) return { state, rounds: 0, stopped: false, firstCost };
+  const random = uniform(seed);
+  const tails = tailsOf(of);
+  const slack = bySlack(of, tails);
+  const largest = of.n > LARGE;
+  if (!largest) polish(state);
+
+  let current = state.cost();
+  let best = current;
+  let bestStart = state.start.slice();
+  const missedOf = () => all(of).filter(state.wasMissed);
+  let bestMissed = missedOf();
+  const closed = new Uint8Array(of.slots.first.length);
+  const warmest = largest ? WARM_LARGE : Math.max(2, 0.01 * Math.min(current, 1e4));
+  const keep = () => {
+    if (current >= best - 1e-9) return;
+    best = current;
+    bestStart = state.start.slice();
+    bestMissed = missedOf();
+  };
+  let done = 0;
+  let stopped = false;
+  for (; done < rounds; done++) {
+    if (stop && done % 16 === 0 && stop(done, rounds)) {
+      stopped = true;
+      break;
+    }
+    // Small problems are heated anew some times: cheaper than one long search, and it leaves corners it got stuck in.
+    const cycle = of.n <= 20 ? Math.min(CYCLE, rounds) : rounds;
+    const heat = warmest * (1 - (done % cycle) / cycle) ** 2;
+    if (largest && done % 4 !== 0) {
+      current += exchange(state, random, heat, EXCHANGES);
+      keep();
+      continue;
+    }
+    const out = ruin(state, random, closed);
+    if (out.length === 0) continue;
+    const before = out.map((i) => ({ i, t: state.start[i]!, missed: state.wasMissed(i) }));
+    const projects = [...new Set(out.map((i) => of.project[i]!))].filter((g) => g >= 0);
+    const costOf = () => projects.reduce((sum, g) => sum + state.goalCost(g), state.otherCost());
+    const was = costOf();
+    for (const i of out) state.take(i);
+    const noise = [0, 1, 4, 20][(random() * 4) | 0]!;
+    const ranks = random() < 0.5 ? projects.map(() => random()) : null;
+    const urgency = slack.slice();
+    for (const i of out)
+      urgency[i] =
+        (ranks ? 1e4 * ranks[projects.indexOf(of.project[i]!)]! - tails[i]! : slack[i]!) +
+        noise * random();
+    decode(state, out, urgency, {
+      random,
+      join: random() < 0.3 ? 0 : random(),
+      passMedium: random() < 0.6 ? 0 : random(),
+      skip: random() < 0.6 ? 0 : 0.4 * random(),
+      closed: random() < 0.5 ? closed : null,
+    });
+    const change = costOf() - was;
+    if (change <= 0 || random() < Math.exp(-change / Math.max(heat, 1e-9))) {
+      current += change;
+      keep();
+    } else {
+      for (const i of out) state.take(i);
+      for (const { i, t, missed } of before) if (t !== UNPLACED) state.put(i, t, missed);
+    }
+  }
+  const settled = new PlanState(of, weights);
+  const missed = new Set(bestMissed);
+  bestStart.forEach((t, i) => {
+    if (t !== UNPLACED) settled.put(i, t, missed.has(i));
+  });
+  polish(settled, largest ? LARGE_POLISH : Infinity);
+  return { state: settled, rounds: done, stopped, firstCost };
+}
+
+const LARGE_POLISH = 400;
+const EXCHANGES = 200;
+const WARM_LARGE = 1;

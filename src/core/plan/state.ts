@@ -1,0 +1,152 @@
+import { DAY_MS } from '../drying';
+import { NO_PIN, readyAt, type Compiled } from './compile';
+import { PENALTY, type PlanWeights } from './problem';
+
+export const UNPLACED = -1;
+/** Owners of a slot that are no work: nobody, and a work that was pinned there and waits for its turn. */
+export const FREE = -1;
+export const RESERVED = -2;
+
+/**
+ * A plan while it is searched: where every work stands, and what that costs. Works are put and taken one by one;
+ * the cost of sessions and mediums is kept up with each, that of the goals is asked for.
+ */
+export class PlanState {
+  readonly start: Int32Array;
+  /** The work in each slot, or FREE, or RESERVED. */
+  readonly owner: Int32Array;
+  /** Free and used slots of each window. */
+  readonly free: Int32Array;
+  readonly used: Int32Array;
+  private readonly mediumUses: Uint16Array;
+  private readonly mediumsIn: Uint16Array;
+  sessions = 0;
+  mediumChanges = 0;
+  unplaced: number;
+  brokenPins = 0;
+  missedWets = 0;
+  private readonly missed: Uint8Array;
+
+  constructor(
+    readonly of: Compiled,
+    readonly weights: PlanWeights,
+  ) {
+    const { slots, n, mediums } = of;
+    const windows = slots.first.length;
+    this.start = new Int32Array(n).fill(UNPLACED);
+    this.owner = new Int32Array(slots.count).fill(FREE);
+    this.free = Int32Array.from(slots.first, (first, w) => slots.end[w]! - first);
+    this.used = new Int32Array(windows);
+    this.mediumUses = new Uint16Array(windows * Math.max(1, mediums));
+    this.mediumsIn = new Uint16Array(windows);
+    this.unplaced = n;
+    this.missed = new Uint8Array(n);
+    // A pin counts as broken until its work stands there.
+    this.brokenPins = of.pin.filter((p) => p !== NO_PIN).length;
+  }
+
+  endMs(i: number): number {
+    const { slots, length } = this.of;
+    return slots.start[this.start[i]!]! + length[i]! * slots.ms;
+  }
+
+  /** The work was laid dry though it was meant into the wet. */
+  wasMissed = (i: number): boolean => this.missed[i] === 1;
+
+  put(i: number, t: number, missedWet = false): void {
+    const { slots, length, medium, mediums, pin } = this.of;
+    const w = slots.window[t]!;
+    const end = t + length[i]!;
+    for (let k = t; k < end; k++) this.owner[k] = i;
+    this.start[i] = t;
+    this.free[w]! -= length[i]!;
+    if (this.used[w] === 0) this.sessions += 1;
+    this.used[w]! += length[i]!;
+    this.unplaced -= 1;
+    if (pin[i] === t) this.brokenPins -= 1;
+    if (missedWet) {
+      this.missed[i] = 1;
+      this.missedWets += 1;
+    }
+    const m = medium[i]!;
+    if (m < 0) return;
+    this.mediumUses[w * mediums + m]! += 1;
+    if (this.mediumUses[w * mediums + m] === 1) {
+      if (this.mediumsIn[w]! > 0) this.mediumChanges += 1;
+      this.mediumsIn[w]! += 1;
+    }
+  }
+
+  take(i: number): void {
+    const { slots, length, medium, mediums, pin } = this.of;
+    const t = this.start[i]!;
+    if (t === UNPLACED) return;
+    const w = slots.window[t]!;
+    const end = t + length[i]!;
+    for (let k = t; k < end; k++) this.owner[k] = FREE;
+    this.start[i] = UNPLACED;
+    this.free[w]! += length[i]!;
+    this.used[w]! -= length[i]!;
+    if (this.used[w] === 0) this.sessions -= 1;
+    this.unplaced += 1;
+    if (pin[i] === t) this.brokenPins += 1;
+    if (this.missed[i] === 1) {
+      this.missed[i] = 0;
+      this.missedWets -= 1;
+    }
+    const m = medium[i]!;
+    if (m < 0) return;
+    this.mediumUses[w * mediums + m]! -= 1;
+    if (this.mediumUses[w * mediums + m] === 0) {
+      this.mediumsIn[w]! -= 1;
+      if (this.mediumsIn[w]! > 0) this.mediumChanges -= 1;
+    }
+  }
+
+  hasMedium(w: number, m: number): boolean {
+    return m < 0 || this.mediumsIn[w] === 0 || this.mediumUses[w * this.of.mediums + m]! > 0;
+  }
+
+  /** When a painting is done, ms; the end of the calendar while a last work of it has no place. */
+  finishMs(g: number): number {
+    const { goals, horizonMs, problem } = this.of;
+    let finish = problem.nowMs;
+    for (const end of goals[g]!.ends) {
+      const at =
+        end.from < 0
+          ? readyAt(end, problem.nowMs)
+          : this.start[end.from] === UNPLACED
+            ? horizonMs
+            : readyAt(end, this.endMs(end.from));
+      if (at > finish) finish = at;
+    }
+    // What never dries is as late as the calendar is long.
+    return finish === Infinity ? horizonMs + 3650 * DAY_MS : finish;
+  }
+
+  goalCost(g: number): number {
+    const { dueMs, weight } = this.of.goals[g]!;
+    const { nowMs } = this.of.problem;
+    const finish = this.finishMs(g);
+    const late = dueMs === null ? 0 : Math.max(0, finish - dueMs);
+    return (
+      (this.weights.lateDay * weight * late + this.weights.finishDay * (finish - nowMs)) / DAY_MS
+    );
+  }
+
+  /** Everything but the goals. */
+  otherCost(): number {
+    return (
+      this.weights.session * this.sessions +
+      this.weights.mediumChange * this.mediumChanges +
+      PENALTY * (this.unplaced + this.brokenPins + this.missedWets)
+    );
+  }
+
+  /** J. */
+  cost(): number {
+    let sum = this.otherCost();
+    for (let g = 0; g < this.of.goals.length; g++) sum += this.goalCost(g);
+    return sum;
+  }
+}

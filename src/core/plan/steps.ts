@@ -1,0 +1,104 @@
+import { LEAST_WORK_MINUTES, WORK_PACE } from '@/data/pace';
+import { PLAN_ODDS } from '@/data/plan';
+import type { Coat, CoatRole, Painting } from '../painting/schema';
+import { USUAL_PLANNING, type Edge, type Planning } from '../painting/planning';
+import { unlaidPassages } from '../painting/sites';
+import { passagesCm2 } from '../session/time';
+
+/** A coat on some passages of a painting that is still to be laid. */
+export interface Step {
+  /** The same as long as the coat stands in the plan. */
+  id: string;
+  paintingId: string;
+  coat: Coat;
+  passageIds: string[];
+  minutes: number;
+  /** Works that it is done in, one after the other. */
+  workIds: string[];
+  medium: string | null;
+}
+
+export type Pace = Record<CoatRole, number>;
+
+/** Coats in which an edge is made as it is meant to be: the modelling, not what is below or over it. */
+const EDGE_ROLES: ReadonlySet<CoatRole> = new Set(['overpainting', 'detail']);
+export const makesEdges = ({ role }: Coat): boolean => EDGE_ROLES.has(role);
+
+export const planningOf = (painting: Painting): Planning => painting.planning ?? USUAL_PLANNING;
+
+export const needsDrySide = ({ intent }: Edge): boolean =>
+  intent === 'crisp' || intent === 'overlapping';
+
+const meets = ({ between: [a, b] }: Edge, x: string, y: string): boolean =>
+  (a === x && b === y) || (a === y && b === x);
+
+export const edgeBetween = (painting: Painting, x: string, y: string): Edge | null =>
+  planningOf(painting).edges.find((e) => meets(e, x, y)) ?? null;
+
+const ROUND_TO = 5;
+const roundUp = (minutes: number): number => Math.ceil(minutes / ROUND_TO) * ROUND_TO;
+
+/** Mediums are the same on the palette when their parts are, whatever they are called; null without one. */
+export const mediumKey = ({ recipe }: Coat): string | null =>
+  recipe.mediumShare === 0
+    ? null
+    : JSON.stringify(recipe.medium.map((p) => [p.ingredient, p.parts]));
+
+/** Minutes that a coat takes on some passages: what the painter says of the whole coat, or area and pace. */
+export function minutesOf(
+  painting: Painting,
+  coat: Coat,
+  passageIds: string[],
+  pace: Pace,
+): number {
+  const area = passagesCm2(painting, passageIds);
+  if (coat.minutes !== undefined)
+    return coat.minutes * (area / Math.max(1e-9, passagesCm2(painting, coat.passageIds)));
+  const share = coat.spot?.share ?? 1;
+  return Math.max(LEAST_WORK_MINUTES, roundUp((area * share) / pace[coat.role]));
+}
+
+/** Passages in groups that can be worked in one go: with a crisp edge between two of them, one side must dry first. */
+function groupsOf(painting: Painting, coat: Coat, passageIds: string[]): string[][] {
+  if (coat.apart) return passageIds.map((id) => [id]);
+  const groups: string[][] = [];
+  for (const id of passageIds) {
+    const group = groups.find((g) =>
+      g.every((other) => {
+        const edge = makesEdges(coat) ? edgeBetween(painting, id, other) : null;
+        return !edge || !needsDrySide(edge);
+      }),
+    );
+    if (group) group.push(id);
+    else groups.push([id]);
+  }
+  return groups;
+}
+
+/** Everything still to be laid of a painting, in the order of its coats. */
+export function stepsOf(painting: Painting, pace: Pace): Step[] {
+  return painting.coats.flatMap((coat) => {
+    const groups = groupsOf(painting, coat, unlaidPassages(painting, coat));
+    const whole = groupsOf(painting, coat, coat.passageIds).length === 1;
+    return groups.map((passageIds): Step => {
+      const id = whole
+        ? `${painting.id}/${coat.id}`
+        : `${painting.id}/${coat.id}/${passageIds[0]!}`;
+      const minutes = minutesOf(painting, coat, passageIds, pace);
+      const splittable = !coat.oneSitting && coat.onto !== 'wet' && WORK_PACE[coat.role].splittable;
+      const pieces = splittable ? Math.max(1, Math.ceil(minutes / PLAN_ODDS.sittingMinutes)) : 1;
+      return {
+        id,
+        paintingId: painting.id,
+        coat,
+        passageIds,
+        minutes,
+        workIds: Array.from({ length: pieces }, (_, k) => (k === 0 ? id : `${id}#${k + 1}`)),
+        medium: mediumKey(coat),
+      };
+    });
+  });
+}
+
+/** The step that a work belongs to. */
+export const stepIdOf = (workId: string): string => workId.split('#')[0]!;

@@ -1,0 +1,77 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { EXCEPTIONS, exceptionSchema, type CalendarException } from '@/core/plan/hours';
+import { issuesOf } from '@/core/issues';
+import { making, nowMs } from '@/store/clock';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Text } from '@/ui/Text';
+import { dayInput } from '@/ui/time/words';
+import { space } from '@/ui/tokens';
+
+const KINDS = [
+  { key: 'away' as const, name: 'away' },
+  { key: 'ill' as const, name: 'ill' },
+  { key: 'extra' as const, name: 'extra day' },
+];
+const EXTRA_HOURS = { from: 10 * 60, to: 14 * 60 };
+const DAY_MS = 86_400_000;
+
+/** Days on which the week does not hold. */
+export function AwayForm({
+  title,
+  kinds = [...EXCEPTIONS],
+  onDone,
+}: {
+  title: string;
+  kinds?: CalendarException['kind'][];
+  onDone: (exception: CalendarException) => void;
+}) {
+  const [kind, setKind] = useState<CalendarException['kind']>(kinds[0]!);
+  const [from, setFrom] = useState(dayInput(nowMs() + DAY_MS));
+  const [to, setTo] = useState(dayInput(nowMs() + 14 * DAY_MS));
+  const [error, setError] = useState('');
+  const done = () => {
+    const parsed = exceptionSchema.safeParse({
+      id: making().newId(),
+      kind,
+      from,
+      to: kind === 'extra' ? from : to,
+      hours: kind === 'extra' ? EXTRA_HOURS : null,
+    });
+    if (!parsed.success) return setError(issuesOf(parsed.error)[0]!.message);
+    setError('');
+    onDone(parsed.data);
+  };
+  return (
+    <View style={{ gap: space.s }}>
+      {kinds.length > 1 ? (
+        <Choice
+          label="What it is"
+          options={KINDS.filter((k) => kinds.includes(k.key))}
+          value={kind}
+          onChange={setKind}
+        />
+      ) : null}
+      <View style={{ flexDirection: 'row', gap: space.m }}>
+        <Field
+          label={kind === 'extra' ? 'On' : 'First day'}
+          inputType="date"
+          value={from}
+          onChangeText={setFrom}
+          error={error || undefined}
+        />
+        {kind === 'extra' ? null : (
+          <Field label="Last day" inputType="date" value={to} onChangeText={setTo} />
+        )}
+      </View>
+      {kind === 'extra' ? (
+        <Text size="small" tone="ink2">
+          From 10:00 to 14:00.
+        </Text>
+      ) : null}
+      <Action title={title} onPress={done} />
+    </View>
+  );
+}

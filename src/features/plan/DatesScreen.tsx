@@ -1,0 +1,188 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import {
+  EDGE_INTENTS,
+  MILESTONES,
+  USUAL_PLANNING,
+  WAIT_STAGES,
+  type EdgeIntent,
+  type Planning,
+} from '@/core/painting/planning';
+import type { Painting } from '@/core/painting';
+import { changePlanning } from '@/core/painting/plan';
+import { edgeBetween } from '@/core/plan/steps';
+import { changePainting } from '@/store/actions';
+import { nowMs } from '@/store/clock';
+import { usePainting, useStoreDispatch } from '@/store/hooks';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
+import { Notice } from '@/ui/Notice';
+import { Screen } from '@/ui/Screen';
+import { Heading, Text } from '@/ui/Text';
+import { Tick } from '@/ui/Tick';
+import { localInput } from '@/ui/time/words';
+import { space } from '@/ui/tokens';
+import { MILESTONE_WORDS } from './PaintingLanes';
+import { useMakePlan } from './useMakePlan';
+
+const STAGE_WORDS = {
+  'touch-dry': 'touch-dry',
+  recoat: 'past touch-dry',
+  'through-dry': 'dry through',
+} as const;
+const CHANCES = [
+  { key: '0.5', name: 'even odds' },
+  { key: '0.75', name: '3 in 4' },
+  { key: '0.9', name: '9 in 10' },
+];
+const DAY_MS = 86_400_000;
+
+/** When a painting must be done, and how its coats wait for each other. */
+export function DatesScreen({ id }: { id: string }) {
+  const router = useRouter();
+  useMakePlan();
+  const painting = usePainting(id);
+  if (!painting)
+    return (
+      <Screen title="Date and waits" onBack={() => router.navigate('/plan')}>
+        <Notice>This painting is not here. It may have been taken down in another tab.</Notice>
+      </Screen>
+    );
+  return (
+    <Screen
+      title={painting.title}
+      subtitle="Date and waits"
+      onBack={() => (router.canGoBack() ? router.back() : router.navigate('/plan'))}
+    >
+      <Dates painting={painting} />
+    </Screen>
+  );
+}
+
+function Dates({ painting }: { painting: Painting }) {
+  const dispatch = useStoreDispatch();
+  const planning = painting.planning ?? USUAL_PLANNING;
+  const set = (change: Partial<Planning>) =>
+    dispatch(
+      changePainting(painting.id, `Changed the dates of ${painting.title}`, (p, making) =>
+        changePlanning(p, change, making),
+      ),
+    );
+  return (
+    <View style={{ gap: space.xl }}>
+      <DueDate planning={planning} set={set} />
+      <View>
+        <Heading>Between coats</Heading>
+        <Choice
+          label="The coat below should be"
+          options={WAIT_STAGES.map((key) => ({ key, name: STAGE_WORDS[key] }))}
+          value={planning.stage}
+          onChange={(stage) => set({ stage })}
+        />
+        <Choice
+          label="How sure"
+          options={CHANCES}
+          value={String(planning.chance)}
+          onChange={(key) => set({ chance: Number(key) as Planning['chance'] })}
+        />
+        <Text size="small" tone="ink2">
+          Deadlines are planned at nine chances in ten whatever is chosen here. Varnish waits by its
+          own rules.
+        </Text>
+        <Tick
+          title="The hand rests on a stick: fine work needs no dry place beside it"
+          checked={planning.handOnStick}
+          onPress={() => set({ handOnStick: !planning.handOnStick })}
+        />
+      </View>
+      <Edges painting={painting} planning={planning} set={set} />
+    </View>
+  );
+}
+
+interface PartProps {
+  planning: Planning;
+  set: (change: Partial<Planning>) => void;
+}
+
+function DueDate({ planning, set }: PartProps) {
+  const { dueAt } = planning;
+  const [typed, setTyped] = useState(dueAt === null ? '' : localInput(Date.parse(dueAt)));
+  const [error, setError] = useState('');
+  const keep = (text: string) => {
+    setTyped(text);
+    const ms = Date.parse(text);
+    if (Number.isNaN(ms)) return setError('Give a day and a time.');
+    setError('');
+    set({ dueAt: new Date(ms).toISOString() });
+  };
+  return (
+    <View style={{ gap: space.s }}>
+      <Heading>The date</Heading>
+      {dueAt === null ? (
+        <Action
+          title="Set a date"
+          onPress={() => {
+            const inSixWeeks = new Date(nowMs() + 42 * DAY_MS);
+            inSixWeeks.setHours(17, 0, 0, 0);
+            keep(localInput(inSixWeeks.getTime()));
+          }}
+        />
+      ) : (
+        <>
+          <Field
+            label="Due"
+            inputType="datetime-local"
+            value={typed}
+            onChangeText={keep}
+            error={error || undefined}
+          />
+          <Choice
+            label="By then it must be"
+            options={MILESTONES.map((key) => ({ key, name: MILESTONE_WORDS[key] }))}
+            value={planning.milestone}
+            onChange={(milestone) => set({ milestone })}
+          />
+          <Action title="No date" kind="quiet" onPress={() => set({ dueAt: null })} />
+        </>
+      )}
+    </View>
+  );
+}
+
+const NONE = 'none';
+
+function Edges({ painting, planning, set }: PartProps & { painting: Painting }) {
+  if (painting.touches.length === 0) return null;
+  const nameOf = (id: string) => painting.passages.find((p) => p.id === id)?.name ?? '?';
+  const options: { key: EdgeIntent | typeof NONE; name: string }[] = [
+    { key: NONE, name: 'any' },
+    ...EDGE_INTENTS.map((key) => ({ key, name: key })),
+  ];
+  const choose = (between: [string, string], intent: EdgeIntent | typeof NONE) => {
+    const others = planning.edges.filter(
+      (e) => !(e.between.includes(between[0]) && e.between.includes(between[1])),
+    );
+    set({ edges: intent === NONE ? others : [...others, { between, intent }] });
+  };
+  return (
+    <View>
+      <Heading>Edges</Heading>
+      <Text size="small" tone="ink2" style={{ marginBottom: space.s }}>
+        Lost or soft: both sides are modelled in one sitting, while they are open. Crisp or
+        overlapping: one side dries first.
+      </Text>
+      {painting.touches.map(([a, b]) => (
+        <Choice
+          key={`${a}-${b}`}
+          label={`${nameOf(a)} and ${nameOf(b)}`}
+          options={options}
+          value={edgeBetween(painting, a, b)?.intent ?? NONE}
+          onChange={(intent) => choose([a, b], intent)}
+        />
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,129 @@
+import { View } from 'react-native';
+import type { PlannedWork } from '@/core/plan';
+import { makesEdges } from '@/core/plan/steps';
+import { changeCoat } from '@/core/painting/plan';
+import { WORK_PACE } from '@/data/pace';
+import { useNumberText } from '@/features/climate/useNumberText';
+import { changePainting } from '@/store/actions';
+import { usePainting, useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import { planRecordOf } from '@/store/plan';
+import { Action } from '@/ui/Action';
+import { Sheet } from '@/ui/Sheet';
+import { Stepper } from '@/ui/Stepper';
+import { Heading, Text } from '@/ui/Text';
+import { Tick } from '@/ui/Tick';
+import { shortTime } from '@/ui/time/words';
+import { space } from '@/ui/tokens';
+import { hours } from './plan-words';
+import type { PlanView } from './usePlanView';
+import type { Replan } from './useReplan';
+
+interface Props {
+  view: PlanView;
+  /** Works of one session, or one step. */
+  works: PlannedWork[];
+  replan: Replan;
+  onClose: () => void;
+}
+
+/** Works in the hand: earlier, later, held, or not this week; and how long one of them takes. */
+export function StepSheet({ view, works, replan, onClose }: Props) {
+  const { waits } = useStoreSelector(planRecordOf);
+  const ids = works.map((w) => w.id);
+  const pinned = works.some((w) => w.pinned);
+  const waiting = waits.some((w) => ids.includes(w.id));
+  const first = works[0];
+  const step = works.length === 1 && first ? view.stepOf(first.id) : null;
+  if (!first) return null;
+  return (
+    <Sheet name="Move it" onClose={onClose}>
+      <View style={{ gap: space.m }}>
+        <Heading>
+          {`${shortTime(first.startMs, view.nowMs)}, ${hours(first.startMs, works.at(-1)!.endMs)}`}
+        </Heading>
+        {works.map((w) => (
+          <Text key={w.id}>{view.nameOf(w.id)}</Text>
+        ))}
+        <View style={{ flexDirection: 'row', gap: space.s }}>
+          <Action title="Earlier" style={{ flex: 1 }} onPress={() => replan.move(works, -1)} />
+          <Action title="Later" style={{ flex: 1 }} onPress={() => replan.move(works, 1)} />
+        </View>
+        <Tick
+          title="Hold it there"
+          checked={pinned}
+          onPress={() => (pinned ? replan.unpin(ids) : replan.pin(works))}
+        />
+        <Tick
+          title="Not this week"
+          checked={waiting}
+          onPress={() => (waiting ? replan.letGo(ids) : replan.notThisWeek(ids))}
+        />
+        {replan.refusal ? (
+          <Text tone="brick" strong accessibilityLiveRegion="polite">
+            {replan.refusal}
+          </Text>
+        ) : null}
+        {step ? (
+          <Effort
+            key={step.id}
+            paintingId={step.paintingId}
+            coatId={step.coat.id}
+            minutes={step.minutes}
+          />
+        ) : null}
+        <Action title="Done" kind="primary" onPress={onClose} />
+      </View>
+    </Sheet>
+  );
+}
+
+function Effort({
+  paintingId,
+  coatId,
+  minutes,
+}: {
+  paintingId: string;
+  coatId: string;
+  minutes: number;
+}) {
+  const dispatch = useStoreDispatch();
+  const painting = usePainting(paintingId);
+  const coat = painting?.coats.find((c) => c.id === coatId);
+  const set = (what: string, change: Partial<NonNullable<typeof coat>>) =>
+    dispatch(
+      changePainting(paintingId, what, (p, making) => {
+        const now = p.coats.find((c) => c.id === coatId);
+        return now ? changeCoat(p, { ...now, ...change }, false, making) : p;
+      }),
+    );
+  const text = useNumberText(minutes, (value) => {
+    if (!(value >= 5 && value <= 6000)) return 'Between 5 minutes and 100 hours.';
+    set(`${coat?.name ?? 'A coat'} takes ${value} min`, { minutes: value });
+    return null;
+  });
+  if (!coat) return null;
+  return (
+    <View style={{ gap: space.s }}>
+      <Stepper label="How long it takes in all" unit="min" step={15} min={5} max={6000} {...text} />
+      {WORK_PACE[coat.role].splittable ? (
+        <Tick
+          title="In one sitting"
+          checked={coat.oneSitting ?? false}
+          onPress={() => set('Changed how a coat is worked', { oneSitting: !coat.oneSitting })}
+        />
+      ) : null}
+      {coat.passageIds.length > 1 ? (
+        <Tick
+          title="Its passages one by one"
+          checked={coat.apart ?? false}
+          onPress={() => set('Changed how a coat is worked', { apart: !coat.apart })}
+        />
+      ) : null}
+      {makesEdges(coat) ? (
+        <Text size="small" tone="ink2">
+          Its edges are made as the painting&apos;s dates and waits say.
+        </Text>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,126 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { StudioPlan } from '@/core/plan/studio-plan';
+import type { WhatIf } from '@/core/plan/what-if';
+import { usePaintings, useStoreSelector } from '@/store/hooks';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Text } from '@/ui/Text';
+import { space } from '@/ui/tokens';
+import { AwayForm } from './AwayForm';
+import { WEEKDAYS } from './clock-text';
+
+const DEGREES = [
+  { key: '2', name: '2 °C' },
+  { key: '4', name: '4 °C' },
+  { key: '6', name: '6 °C' },
+  { key: '-4', name: '4 °C colder' },
+];
+const MORNING = { from: 10 * 60, to: 14 * 60 };
+
+/** What is asked of each kind of change. */
+export function ChangeForm({
+  kind,
+  onAdd,
+}: {
+  kind: WhatIf['kind'];
+  onAdd: (change: WhatIf) => void;
+}) {
+  if (kind === 'away')
+    return (
+      <AwayForm
+        title="Try it"
+        kinds={['away']}
+        onDone={(exception) => onAdd({ kind: 'away', exception })}
+      />
+    );
+  if (kind === 'also') return <AlsoForm onAdd={onAdd} />;
+  if (kind === 'warmer') return <WarmerForm onAdd={onAdd} />;
+  return <PaintingForm kind={kind} onAdd={onAdd} />;
+}
+
+function AlsoForm({ onAdd }: { onAdd: (change: WhatIf) => void }) {
+  const [day, setDay] = useState('5');
+  return (
+    <View style={{ gap: space.s }}>
+      <Choice
+        label="On"
+        options={WEEKDAYS.map((name, i) => ({ key: String(i), name }))}
+        value={day}
+        onChange={setDay}
+      />
+      <Text size="small" tone="ink2">
+        From 10:00 to 14:00.
+      </Text>
+      <Action
+        title="Try it"
+        onPress={() => onAdd({ kind: 'also', weekday: Number(day), hours: MORNING })}
+      />
+    </View>
+  );
+}
+
+function WarmerForm({ onAdd }: { onAdd: (change: WhatIf) => void }) {
+  const [by, setBy] = useState('4');
+  return (
+    <View style={{ gap: space.s }}>
+      <Choice label="By" options={DEGREES} value={by} onChange={setBy} />
+      <Action title="Try it" onPress={() => onAdd({ kind: 'warmer', byC: Number(by) })} />
+    </View>
+  );
+}
+
+function PaintingForm({
+  kind,
+  onAdd,
+}: {
+  kind: 'alkyd' | 'drop';
+  onAdd: (change: WhatIf) => void;
+}) {
+  const paintings = usePaintings();
+  const steps = useStoreSelector((state) => state.planned.plan?.steps ?? NO_STEPS);
+  const [id, setId] = useState(paintings[0]?.id ?? '');
+  const own = steps.filter((s) => s.paintingId === id);
+  const [coatId, setCoatId] = useState<string | null>(null);
+  const coat = own.find((s) => s.coat.id === coatId)?.coat.id ?? own.at(-1)?.coat.id ?? null;
+  const passages = paintings.find((p) => p.id === id)?.passages ?? [];
+  const options = [...new Map(own.map((s) => [s.coat.id, s])).values()].map((s) => ({
+    key: s.coat.id,
+    name: `${s.coat.name}${
+      s.passageIds.length < passages.length
+        ? `: ${passages
+            .filter((p) => s.passageIds.includes(p.id))
+            .map((p) => p.name)
+            .join(', ')}`
+        : ''
+    }`,
+  }));
+  return (
+    <View style={{ gap: space.s }}>
+      <Choice
+        label="In"
+        options={paintings.map((p) => ({ key: p.id, name: p.title }))}
+        value={id}
+        onChange={setId}
+      />
+      {kind === 'drop' ? (
+        <Choice label="Without" options={options} value={coat} onChange={setCoatId} />
+      ) : (
+        <Text size="small" tone="ink2">
+          In the place of the medium of every coat still to be laid. Alkyd mediums hold solvent:
+          keep the room aired and heed the safety data sheet.
+        </Text>
+      )}
+      <Action
+        title="Try it"
+        disabled={id === '' || (kind === 'drop' && coat === null)}
+        onPress={() =>
+          kind === 'alkyd'
+            ? onAdd({ kind, paintingId: id })
+            : coat !== null && onAdd({ kind, paintingId: id, coatId: coat })
+        }
+      />
+    </View>
+  );
+}
+const NO_STEPS: StudioPlan['steps'] = [];

@@ -1,0 +1,69 @@
+import ICAL from 'ical.js';
+
+/** Times taken by something else, ms. */
+export interface Busy {
+  fromMs: number;
+  toMs: number;
+}
+
+/** More occurrences of one entry than this are not followed: a daily one for three years. */
+const MOST_OCCURRENCES = 1100;
+
+const isFree = (component: ICAL.Component): boolean =>
+  component.getFirstPropertyValue('transp') === 'TRANSPARENT' ||
+  component.getFirstPropertyValue('status') === 'CANCELLED';
+
+const span = (start: ICAL.Time, end: ICAL.Time): Busy => ({
+  fromMs: start.toJSDate().getTime(),
+  toMs: end.toJSDate().getTime(),
+});
+
+function occurrences(event: ICAL.Event, fromMs: number, toMs: number): Busy[] {
+  if (!event.isRecurring()) return [span(event.startDate, event.endDate)];
+  const out: Busy[] = [];
+  const iterator = event.iterator();
+  for (let k = 0; k < MOST_OCCURRENCES; k++) {
+    const next = iterator.next();
+    if (!next) break;
+    const { startDate, endDate, item } = event.getOccurrenceDetails(next);
+    const busy = span(startDate, endDate);
+    if (busy.fromMs > toMs) break;
+    if (busy.toMs >= fromMs && !isFree(item.component)) out.push(busy);
+  }
+  return out;
+}
+
+/**
+ * Busy times of an iCalendar file between two moments: entries that take time, each time they recur, in their own time
+ * zones; what they are called is not read. Throws a RangeError that says what is wrong with the file.
+ */
+export function busyOf(text: string, fromMs: number, toMs: number): Busy[] {
+  let calendars: ICAL.Component[];
+  try {
+    const parsed = ICAL.parse(text) as unknown[];
+    const list = typeof parsed[0] === 'string' ? [parsed] : parsed;
+    calendars = list.map((c) => new ICAL.Component(c as never));
+  } catch (error) {
+    throw new RangeError(
+      `This is not a calendar file (.ics). ${error instanceof Error ? error.message : ''}`.trim(),
+    );
+  }
+  if (!calendars.some((c) => c.name === 'vcalendar'))
+    throw new RangeError('This is not a calendar file (.ics): it has no VCALENDAR.');
+  return calendars
+    .flatMap((calendar) => {
+      for (const zone of calendar.getAllSubcomponents('vtimezone'))
+        ICAL.TimezoneService.register(zone);
+      const events = calendar.getAllSubcomponents('vevent').map((c) => new ICAL.Event(c));
+      const masters = events.filter((e) => !e.isRecurrenceException());
+      // An occurrence that was moved belongs to the entry it was moved from.
+      for (const exception of events.filter((e) => e.isRecurrenceException()))
+        masters.find((m) => m.uid === exception.uid)?.relateException(exception);
+      return masters
+        .filter((e) => e.isRecurring() || !isFree(e.component))
+        .filter((e) => !isFree(e.component) && e.startDate)
+        .flatMap((e) => occurrences(e, fromMs, toMs));
+    })
+    .filter((b) => b.toMs > fromMs && b.fromMs < toMs && b.toMs > b.fromMs)
+    .sort((a, b) => a.fromMs - b.fromMs);
+}

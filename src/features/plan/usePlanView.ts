@@ -1,0 +1,253 @@
+import { format } from 'date-fns/format';
+import { useDeferredValue, useMemo } from 'react';
+import { constantAir } from '@/core/drying';
+import { STUDIO_HANDBOOK } from '@/core/handbook';
+import type { Painting, PaintingAssessment } from '@/core/painting';
+import { USUAL_PLANNING, type Milestone } from '@/core/painting/planning';
+import { dateIn, daylightOf, momentOf, nextDay } from '@/core/plan/calendar';
+import type { Delays } from '@/core/plan/delays';
+import { laneOf, type LaneFilm } from '@/core/plan/lanes';
+import type { PlannedSession } from '@/core/plan';
+import type { Step } from '@/core/plan/steps';
+import type { StudioPlan, ToldGoal } from '@/core/plan/studio-plan';
+import { PLAN_ODDS } from '@/data/plan';
+import { filmStep, groundDrawing } from '@/features/film-view';
+import {
+  useAssessments,
+  useAssessOptions,
+  useNow,
+  usePaintings,
+  useStoreSelector,
+} from '@/store/hooks';
+import type { LaneBand } from '@/ui/time/FilmLane';
+import type { BandDay, BandSession } from '@/ui/time/WeeksBand';
+import { dayWord, hours, impossibleWords, refusedWords } from './plan-words';
+import { localZone } from './usePlanRequest';
+
+const DAY_MS = 86_400_000;
+/** Days of the past that stay in sight: what was laid lately is still drying. */
+const BACK_DAYS = 2;
+
+export interface LaneView {
+  passageId: string;
+  name: string;
+  bands: LaneBand[];
+  films: LaneFilm[];
+  /** The coat to come, and where it stands in the plan. */
+  next: { step: Step; startMs: number | null; endMs: number | null } | null;
+}
+
+export interface PaintingPlanView {
+  painting: Painting;
+  milestone: Milestone;
+  dueMs: number | null;
+  goal: ToldGoal | null;
+  delays: Delays | null;
+  /** The step that the delays are about. */
+  delayed: Step | null;
+  /** Works that decide the finish, in order, as they are told. */
+  chain: { name: string; startMs: number; held: 'wait' | 'hours' | 'painter' | 'start' }[];
+  groundColour: string;
+  lanes: LaneView[];
+}
+
+export interface PlanView {
+  nowMs: number;
+  fromMs: number;
+  toMs: number;
+  days: BandDay[];
+  sessions: PlannedSession[];
+  bandSessions: BandSession[];
+  paintings: PaintingPlanView[];
+  impossible: string[];
+  /** There are hours for work left today. */
+  hoursToday: boolean;
+  nameOf(workId: string): string;
+  stepOf(workId: string): Step | null;
+}
+
+const bandOf = (film: LaneFilm, school: Painting['school']): LaneBand => {
+  const step = filmStep(film.layer, school);
+  return {
+    key: film.key,
+    colour: step.colour,
+    thicknessUm: step.thicknessUm,
+    planned: film.step !== null,
+    laidMs: film.laidMs,
+    laidByMs: film.laidByMs,
+    openMs: film.openMs,
+    setMs: film.setMs,
+    touchMs: film.touchMs,
+    throughMs: film.throughMs,
+  };
+};
+
+/** The columns of the band: light, hours, a label on Mondays (every other one where there are many). */
+export function bandDays(
+  fromMs: number,
+  toMs: number,
+  nowMs: number,
+  latitudeDeg: number,
+  windows: StudioPlan['windows'],
+  labels: number,
+): BandDay[] {
+  const zone = localZone();
+  const out: BandDay[] = [];
+  let day = dateIn(fromMs, zone);
+  let mondays = 0;
+  const weeks = (toMs - fromMs) / (7 * DAY_MS);
+  const every = Math.max(1, Math.ceil(weeks / labels));
+  for (let start = momentOf(day, 0, zone); start < toMs;) {
+    const next = nextDay(day, 1);
+    const end = momentOf(next, 0, zone);
+    const light = daylightOf(day, zone, latitudeDeg);
+    const monday = new Date(start).getDay() === 1;
+    if (monday) mondays += 1;
+    const today = nowMs >= start && nowMs < end;
+    out.push({
+      startMs: start,
+      dawnMs: light?.fromMs ?? null,
+      duskMs: light?.toMs ?? null,
+      hours: windows.filter((w) => w.fromMs >= start && w.fromMs < end),
+      label: today
+        ? ''
+        : monday && mondays % every === 0
+          ? format(start, new Date(start).getDate() <= 7 ? 'd MMM' : 'd')
+          : '',
+    });
+    day = next;
+    start = end;
+  }
+  return out;
+}
+
+const stepName = (step: Step, painting: Painting | undefined): string => {
+  const all = painting && step.passageIds.length === painting.passages.length;
+  const passages = painting?.passages.filter((p) => step.passageIds.includes(p.id)) ?? [];
+  return all
+    ? step.coat.name
+    : `${step.coat.name}: ${passages.map((p) => p.name).join(', ') || '?'}`;
+};
+
+interface Names {
+  nameOf(workId: string): string;
+  stepOf(workId: string): Step | null;
+}
+
+/** Names of works: "Glaze: wall", with the painting where there are several. */
+export function useStepNames(plan: StudioPlan | null): Names {
+  const paintings = usePaintings();
+  return useMemo(() => {
+    const byWork = new Map(plan?.steps.flatMap((s) => s.workIds.map((w) => [w, s] as const)) ?? []);
+    const byId = new Map(paintings.map((p) => [p.id, p]));
+    return {
+      stepOf: (id) => byWork.get(id) ?? null,
+      nameOf(id) {
+        const step = byWork.get(id);
+        if (!step) return 'A coat';
+        const part =
+          step.workIds.length > 1
+            ? `, part ${step.workIds.indexOf(id) + 1} of ${step.workIds.length}`
+            : '';
+        return `${stepName(step, byId.get(step.paintingId))}${part}`;
+      },
+    };
+  }, [plan, paintings]);
+}
+
+/** What a session is called: its day, hours and works. */
+export const sessionName = (s: PlannedSession, nowMs: number, nameOf: Names['nameOf']): string =>
+  `${dayWord(s.fromMs, nowMs)} ${hours(s.fromMs, s.toMs)}: ${s.works.map((w) => nameOf(w.id)).join('; ')}`;
+
+function paintingView(
+  assessment: PaintingAssessment,
+  plan: StudioPlan,
+  air: Parameters<typeof laneOf>[5],
+  names: Names,
+): PaintingPlanView {
+  const { painting } = assessment;
+  const planning = painting.planning ?? USUAL_PLANNING;
+  const works = new Map(plan.works.map((w) => [w.id, w]));
+  const planned = new Map(
+    plan.plan.sessions.flatMap((s) => s.works.map((w) => [w.id, w] as const)),
+  );
+  const steps = plan.steps.filter((s) => s.paintingId === painting.id);
+  const endOf = (step: Step) => planned.get(step.workIds.at(-1)!)?.endMs ?? null;
+  const delays = plan.delays.find((d) => d.project === painting.id) ?? null;
+  return {
+    painting,
+    milestone: planning.milestone,
+    dueMs: planning.dueAt === null ? null : Date.parse(planning.dueAt),
+    goal: plan.goals.find((g) => g.project === painting.id) ?? null,
+    delays,
+    delayed: delays ? names.stepOf(delays.workIds[0] ?? '') : null,
+    chain: (plan.plan.goals.find((g) => g.project === painting.id)?.chain ?? []).map((c) => ({
+      name: names.nameOf(c.work),
+      startMs: c.startMs,
+      held: c.held,
+    })),
+    groundColour: groundDrawing(painting).colour,
+    lanes: assessment.passages.map((p): LaneView => {
+      const films = laneOf(p, steps, endOf, works, STUDIO_HANDBOOK.constants, air);
+      const step = steps.find((s) => s.passageIds.includes(p.passage.id)) ?? null;
+      return {
+        passageId: p.passage.id,
+        name: p.passage.name,
+        films,
+        bands: films.map((f) => bandOf(f, painting.school)),
+        next: step && {
+          step,
+          startMs: planned.get(step.workIds[0]!)?.startMs ?? null,
+          endMs: endOf(step),
+        },
+      };
+    }),
+  };
+}
+
+/** The plan as it is drawn and said. Null until the first plan is there. */
+export function usePlanView(spanWeeks: number, labels: number): PlanView | null {
+  const nowMs = useNow();
+  const paintings = usePaintings();
+  const assessments = useAssessments(paintings, nowMs);
+  const { climate, air } = useAssessOptions(nowMs);
+  const latitudeDeg = useStoreSelector((state) => state.studio.latitudeDeg);
+  // Some dozen lanes are drawn anew with each plan: in slices, so that a tap meanwhile is heard.
+  const plan = useDeferredValue(useStoreSelector((state) => state.planned.plan));
+  const names = useStepNames(plan);
+  return useMemo(() => {
+    if (!plan) return null;
+    const zone = localZone();
+    const fromMs = momentOf(nextDay(dateIn(nowMs, zone), -BACK_DAYS), 0, zone);
+    const toMs = fromMs + spanWeeks * 7 * DAY_MS;
+    const through = air ?? constantAir(STUDIO_HANDBOOK.constants, climate);
+    const { sessions } = plan.plan;
+    return {
+      nowMs,
+      fromMs,
+      toMs,
+      days: bandDays(fromMs, toMs, nowMs, latitudeDeg, plan.windows, labels),
+      sessions,
+      bandSessions: sessions
+        .filter((s) => s.fromMs < toMs)
+        .map((s) => ({
+          key: s.works[0]!.id,
+          fromMs: s.fromMs,
+          toMs: s.toMs,
+          pinned: s.works.some((w) => w.pinned),
+          name: sessionName(s, nowMs, names.nameOf),
+        })),
+      paintings: assessments.map((a) => paintingView(a, plan, through, names)),
+      impossible: [
+        ...plan.plan.impossible.map((x) =>
+          impossibleWords(x, names.nameOf, nowMs, PLAN_ODDS.slotMinutes),
+        ),
+        ...new Set(plan.refused.map((r) => refusedWords(names.nameOf(r.stepId)))),
+      ],
+      hoursToday: plan.windows.some(
+        (w) => w.toMs > nowMs && dateIn(w.fromMs, zone) === dateIn(nowMs, zone),
+      ),
+      ...names,
+    };
+  }, [plan, nowMs, assessments, climate, air, latitudeDeg, spanWeeks, labels, names]);
+}

@@ -1,0 +1,297 @@
+import ICAL from 'ical.js';
+import type { Page } from '@playwright/test';
+import { expect, openPlace, savedFile, stored, test } from './studio';
+
+const LOFT = 'The Net Loft, Evening';
+
+/** The demo studio at a fixed moment, its plan settled. */
+async function planned(page: Page, now: string): Promise<void> {
+  await page.clock.install({ time: new Date(now) });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open the demo studio' }).click();
+  await expect(page.getByRole('heading', { name: 'Takes a coat now' })).toBeVisible();
+  await openPlace(page, 'Plan');
+  await settled(page);
+}
+
+const settled = (page: Page) => expect(page.getByText('Settled.')).toBeVisible();
+const side = async (page: Page, name: string) =>
+  page
+    .getByRole('navigation', { name: 'Of the plan' })
+    .getByRole('link', { name: new RegExp(`^${name}`) })
+    .click();
+
+interface Plan {
+  pins: { id: string; at: string }[];
+  last: { id: string; at: string }[];
+}
+const record = async (page: Page): Promise<Plan> =>
+  ((await stored(page))['plan:plan'] as Plan | undefined) ?? { pins: [], last: [] };
+
+/** The chance of a painting's date as its panel or foot tells it, 0 to 20. */
+async function inTwenty(page: Page, wide: boolean): Promise<number> {
+  const told = wide
+    ? page.getByRole('region', { name: `Odds of ${LOFT}` })
+    : page.getByRole('region', { name: 'What the plan says' });
+  await expect(told).toContainText(/\d+ in 20|almost sure/);
+  const text = (await told.textContent()) ?? '';
+  return text.includes('almost sure') ? 20 : Number(/(\d+) in 20/.exec(text)![1]);
+}
+
+test('three paintings planned, a session moved and held, a fortnight lost, the plan heals', async ({
+  page,
+  viewport,
+}) => {
+  const wide = viewport!.width > 900;
+  await planned(page, '2026-02-17T09:00:00Z');
+  for (const title of ['Quinces on Slate', 'The Ropewalk', LOFT])
+    await expect(page.getByRole('region', { name: title, exact: true })).toBeVisible();
+  const before = await inTwenty(page, wide);
+  expect(before).toBeGreaterThan(10);
+  // By when the first coat must be on.
+  await expect(page.getByText(/Tone by (today|\w{3} \d+)/).first()).toBeVisible();
+  // A lane tells its next step.
+  await page
+    .getByRole('region', { name: LOFT, exact: true })
+    .getByRole('button', { name: /^rafters: Tone/ })
+    .click();
+  await expect(page.getByText(/rafters/).last()).toBeVisible();
+
+  await side(page, 'Sessions');
+  const first = page
+    .getByRole('group')
+    .filter({ has: page.getByRole('button', { name: 'Later' }) });
+  await expect(first.first()).toBeVisible();
+  const was = await first.first().getAttribute('aria-label');
+  await first.first().getByRole('button', { name: 'Later' }).click();
+  // Held where it was put, and kept.
+  await expect.poll(async () => (await record(page)).pins.length).toBeGreaterThan(0);
+  await settled(page);
+  // Planned anew: what is held stands where it is held.
+  await expect
+    .poll(async () => {
+      const { pins: held, last: works } = await record(page);
+      return held.every((pin) => works.find((w) => w.id === pin.id)?.at === pin.at);
+    })
+    .toBe(true);
+  const { pins } = await record(page);
+  await expect(page.getByRole('button', { name: 'Held …' }).first()).toBeVisible();
+  expect(new Date(pins[0]!.at).toISOString() > '2026-02-17T20:00').toBe(true);
+  expect(was).toMatch(/Tuesday 17 February/);
+  // Taken back, nothing is held.
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect.poll(async () => (await record(page)).pins.length).toBe(0);
+  await settled(page);
+
+  await side(page, 'Hours');
+  await page.getByLabel('First day').fill('2026-02-18');
+  await page.getByLabel('Last day').fill('2026-03-03');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByText('Away: 18 Feb 2026 to 3 Mar 2026', { exact: true })).toBeVisible();
+  await side(page, 'Film');
+  await settled(page);
+  // The odds fall, and no work stands in the days away.
+  await expect.poll(() => inTwenty(page, wide)).toBeLessThan(before);
+  await settled(page);
+  await expect
+    .poll(async () => {
+      const { last: works } = await record(page);
+      return works.filter((w) => w.at > '2026-02-17T23:00' && w.at < '2026-03-03T23:00').length;
+    })
+    .toBe(0);
+  expect((await record(page)).last.length).toBeGreaterThan(20);
+});
+
+test('a session is dragged, and nudged with the keys', async ({ page, viewport }) => {
+  test.skip(viewport!.width < 900, 'On a phone sessions are moved in their list.');
+  await planned(page, '2026-02-17T09:00:00Z');
+  const chip = page.getByRole('button', { name: /^Tue 24 18:00.*Arrow keys move it/ });
+  const box = (await chip.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width * 1.6, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(async () => (await record(page)).pins.length).toBeGreaterThan(0);
+  const dropped = (await record(page)).pins[0]!.at;
+  expect(dropped.slice(0, 10)).toBe('2026-02-25');
+  await settled(page);
+  const held = page.getByRole('button', { name: /^Wed 25 18:00.*Arrow keys move it/ });
+  await held.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(async () => (await record(page)).pins[0]!.at.slice(0, 10)).toBe('2026-02-26');
+});
+
+test('what if: two plans side by side, and one is kept', async ({ page, viewport }) => {
+  test.skip(viewport!.width > 900, 'The same at both sizes.');
+  await planned(page, '2026-02-17T09:00:00Z');
+  await side(page, 'What if');
+  await page.getByRole('radio', { name: 'one more day a week' }).click();
+  await page.getByRole('radio', { name: 'Friday' }).click();
+  await page.getByRole('button', { name: 'Try it' }).click();
+  const table = page.getByRole('table', { name: 'Two plans side by side' });
+  await expect(table).toBeVisible();
+  await expect(table.getByRole('row', { name: /^sessions/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Keep this plan' }).click();
+  await side(page, 'Hours');
+  await expect(page.getByLabel('Friday from')).toHaveValue('10:00');
+});
+
+test('not this week, a date, and an edge', async ({ page, viewport }) => {
+  test.skip(viewport!.width > 900, 'The same at both sizes.');
+  await planned(page, '2026-02-17T09:00:00Z');
+  await side(page, 'Sessions');
+  await page.getByRole('button', { name: 'More …' }).first().click();
+  await page.getByRole('checkbox', { name: 'Not this week' }).click();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await settled(page);
+  await expect
+    .poll(async () => {
+      const doc = (await stored(page))['plan:plan'] as { waits: { id: string }[] } & Plan;
+      const waiting = doc.waits.map((w) => w.id);
+      const theirs = doc.last.filter((w) => waiting.includes(w.id));
+      // Monday of the next week, 00:00 in Berlin.
+      return theirs.length > 0 && theirs.every((w) => w.at >= '2026-02-22T23:00');
+    })
+    .toBe(true);
+  await side(page, 'Film');
+  await page.getByRole('link', { name: 'Date and waits of Quinces on Slate' }).click();
+  await page.getByRole('button', { name: 'Set a date' }).click();
+  await page.getByRole('radio', { name: 'dry to travel' }).click();
+  await page
+    .getByRole('radiogroup', { name: /quinces and/ })
+    .first()
+    .getByRole('radio', { name: 'soft' })
+    .click();
+  await page.getByRole('button', { name: 'Back' }).click();
+  await settled(page);
+  await expect(
+    page.getByRole('region', { name: 'Quinces on Slate', exact: true }).getByText(/^due/),
+  ).toBeVisible();
+});
+
+interface Event {
+  uid: string;
+  fromMs: number;
+  toMs: number;
+  rings: boolean;
+}
+
+/** Read by another library than the one that wrote it. */
+const events = (text: string): Event[] =>
+  new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent').map((c) => {
+    const event = new ICAL.Event(c);
+    return {
+      uid: event.uid,
+      fromMs: event.startDate.toJSDate().getTime(),
+      toMs: event.endDate.toJSDate().getTime(),
+      rings: c.getFirstSubcomponent('valarm') !== null,
+    };
+  });
+
+/** Minutes of the day of a moment in a zone, by the browser's own tables of zones. */
+function minutesIn(ms: number, timeZone: string): number {
+  const parts = new Intl.DateTimeFormat('en-GB', {
+    timeZone,
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  }).formatToParts(ms);
+  const part = (type: string) => Number(parts.find((p) => p.type === type)!.value);
+  return part('hour') * 60 + part('minute');
+}
+
+// Summer time begins on 29 March 2026 in Berlin (Directive 2000/84/EC), on 8 March in New York (Energy Policy Act of 2005).
+for (const [timezoneId, now, change] of [
+  ['Europe/Berlin', '2026-03-10T09:00:00Z', '2026-03-29'],
+  ['America/New_York', '2026-02-24T14:00:00Z', '2026-03-08'],
+] as const)
+  test.describe(`in ${timezoneId}`, () => {
+    test.use({ timezoneId });
+    test('the calendar file has the hours of the studio, before and after the change of the clock', async ({
+      page,
+      viewport,
+    }) => {
+      test.skip(viewport!.width > 900, 'The same at both sizes.');
+      await planned(page, now);
+      await side(page, 'Sessions');
+      await settled(page);
+      const { name, text } = await savedFile(page, 'Save the calendar file');
+      expect(name).toBe('tawny-hour-plan.ics');
+      const all = events(text);
+      const works = all.filter((e) => e.uid.startsWith('work-'));
+      expect(works.length).toBeGreaterThan(20);
+      expect(new Set(all.map((e) => e.uid)).size).toBe(all.length);
+      expect(works.some((w) => w.fromMs < Date.parse(change))).toBe(true);
+      expect(works.some((w) => w.fromMs > Date.parse(change) + 86_400_000)).toBe(true);
+      for (const work of works) {
+        const from = minutesIn(work.fromMs, timezoneId);
+        const to = minutesIn(work.toMs, timezoneId);
+        // Evenings from 18:00 to 20:30, Saturdays from 10:00 to 14:00: the hours of the demo studio.
+        const inHours = (from >= 1080 && to <= 1230) || (from >= 600 && to <= 840);
+        expect(inHours).toBe(true);
+        expect(work.rings).toBe(true);
+      }
+      expect(all.filter((e) => e.uid.startsWith('due-'))).toHaveLength(2);
+      expect(all.some((e) => e.uid.startsWith('dry-'))).toBe(true);
+    });
+  });
+
+test('busy times of a calendar file keep work away; a file that is none is refused', async ({
+  page,
+  viewport,
+}) => {
+  test.skip(viewport!.width > 900, 'The same at both sizes.');
+  await planned(page, '2026-02-17T09:00:00Z');
+  await side(page, 'Hours');
+  const choose = async (name: string, text: string) => {
+    const chooser = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Read a calendar file' }).click();
+    await (await chooser).setFiles({ name, mimeType: 'text/calendar', buffer: Buffer.from(text) });
+  };
+  await choose('broken.ics', 'no calendar');
+  await expect(page.getByRole('alert')).toContainText(
+    'Nothing was changed. This is not a calendar',
+  );
+  await choose(
+    'choir.ics',
+    [
+      'BEGIN:VCALENDAR',
+      'VERSION:2.0',
+      'PRODID:-//test//EN',
+      'BEGIN:VEVENT',
+      'UID:choir',
+      'DTSTART:20260217T160000Z',
+      'DTEND:20260217T210000Z',
+      'RRULE:FREQ=WEEKLY;COUNT=10',
+      'SUMMARY:Choir',
+      'END:VEVENT',
+      'END:VCALENDAR',
+    ].join('\r\n'),
+  );
+  await expect(page.getByText('choir.ics: 10 busy times')).toBeVisible();
+  await side(page, 'Sessions');
+  await settled(page);
+  await expect
+    .poll(async () => {
+      const { last } = await record(page);
+      const tuesdays = last.filter((w) => new Date(w.at).getUTCDay() === 2);
+      return last.length > 20 && tuesdays.every((w) => w.at > '2026-04-22');
+    })
+    .toBe(true);
+  // What it was is nobody's business.
+  expect(JSON.stringify(await stored(page))).not.toContain('Choir');
+});
+
+test('a week is looked back on', async ({ page, viewport }) => {
+  test.skip(viewport!.width > 900, 'The same at both sizes.');
+  await planned(page, '2026-02-17T09:00:00Z');
+  await side(page, 'Weeks');
+  await expect(page.getByText(/Said 9 in 10: held \d+ of \d+\./)).toBeVisible();
+  await page.getByLabel('Goal of the week').fill('Tone the loft before Friday');
+  await page.getByLabel('Goal of the week').blur();
+  await expect(page.getByText(/\d+ of \d+ coats laid/)).toBeVisible();
+  await page.clock.setFixedTime(new Date('2026-02-25T09:00:00Z'));
+  await page.reload();
+  await expect(page.getByText('Tone the loft before Friday')).toBeVisible();
+  await expect(page.getByText('From 16 Feb 2026')).toBeVisible();
+});
