@@ -104,21 +104,6 @@ const SCREENS: { name: string; go: (page: Page) => Promise<unknown> }[] = [
     },
   })),
   {
-    name: 'a session that runs',
-    go: async (page) => {
-      await page.getByRole('button', { name: 'Begin', exact: true }).click();
-      await expect(page.getByRole('timer')).toBeVisible();
-    },
-  },
-  {
-    name: 'the end of a session',
-    go: async (page) => {
-      await page.getByRole('button', { name: 'Begin', exact: true }).click();
-      await page.getByRole('button', { name: 'End', exact: true }).click();
-      await expect(page.getByRole('dialog')).toBeVisible();
-    },
-  },
-  {
     name: 'back after a break',
     go: async (page) => {
       await page.getByRole('link', { name: 'Paintings' }).click();
@@ -157,27 +142,58 @@ const SCREENS: { name: string; go: (page: Page) => Promise<unknown> }[] = [
       await page.getByRole('button', { name: 'Start a painting' }).click();
     },
   },
+  // Last: from here on a session runs.
+  {
+    name: 'a session that runs',
+    go: async (page) => {
+      await page.getByRole('button', { name: 'Begin', exact: true }).click();
+      await expect(page.getByRole('timer')).toBeVisible();
+    },
+  },
+  {
+    name: 'the end of a session',
+    go: async (page) => {
+      await page.getByRole('button', { name: 'Back to the session' }).click();
+      await page.getByRole('button', { name: 'End', exact: true }).click();
+      await expect(page.getByRole('dialog')).toBeVisible();
+    },
+  },
 ];
 
-async function expectNothingSerious(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze();
+async function expectNothingSerious(page: Page, where: string): Promise<void> {
+  // Only what is wrong is asked for, and in the page itself: it finds the same in a third of the time.
+  const { violations } = await new AxeBuilder({ page })
+    .setLegacyMode(true)
+    .options({ resultTypes: ['violations'] })
+    .analyze();
   const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
-  expect(
-    serious.map(
-      (v) =>
-        `${v.id}: ${v.nodes
-          .map((n) => n.html)
-          .join(' | ')
-          .slice(0, 600)}`,
-    ),
-  ).toEqual([]);
+  expect
+    .soft(
+      serious.map(
+        (v) =>
+          `${v.id}: ${v.nodes
+            .map((n) => n.html)
+            .join(' | ')
+            .slice(0, 600)}`,
+      ),
+      where,
+    )
+    .toEqual([]);
 }
 
-for (const screen of SCREENS) {
-  test(`axe finds nothing serious on: ${screen.name}`, async ({ page }) => {
+/** One opening of the demo serves several screens: each is gone to anew from Today. */
+const WALK = 8;
+for (let first = 0; first < SCREENS.length; first += WALK) {
+  const walk = SCREENS.slice(first, first + WALK);
+  test(`axe finds nothing serious on: ${walk.map((s) => s.name).join('; ')}`, async ({ page }) => {
     await demo(page);
-    await screen.go(page);
-    await expectNothingSerious(page);
+    for (const screen of walk)
+      await test.step(screen.name, async () => {
+        if (screen !== walk[0]) await page.goto('/');
+        await expect(page.getByRole('heading', { name: 'Takes a coat now' })).toBeVisible();
+        await screen.go(page);
+        await expectNothingSerious(page, screen.name);
+      });
   });
 }
 
@@ -187,7 +203,7 @@ test('axe finds nothing serious on the sides of the plan', async ({ page }) => {
   for (const name of ['Sessions', 'What if', 'Hours', 'Weeks']) {
     await page.getByRole('link', { name, exact: true }).click();
     await expect(page.getByRole('link', { name: `${name}, here` })).toBeVisible();
-    await expectNothingSerious(page);
+    await expectNothingSerious(page, name);
   }
 });
 

@@ -1,6 +1,4 @@
-import { expect, onPhoneOnly, openPlace, stored, test, wipe } from './studio';
-
-onPhoneOnly();
+import { expect, openPlace, stored, test, wipe } from './studio';
 
 const monthsOf = async (page: Parameters<typeof stored>[0]) =>
   Object.entries(await stored(page)).flatMap(([key, doc]) =>
