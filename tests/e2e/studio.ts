@@ -104,7 +104,3 @@ export async function openPlace(page: Page, name: string): Promise<void> {
     .getByRole('link', { name, exact: true })
     .click();
 }
-
-/** For tests of what is kept or reckoned, not of how it lies on the screen: one size is enough. */
-export const onPhoneOnly = (): void =>
-  test.skip(({ viewport }) => (viewport?.width ?? 0) > 900, 'The same at both sizes.');
