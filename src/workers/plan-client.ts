@@ -33,7 +33,7 @@ function hold(): Held {
  * In this thread: where there are no workers, and where one cannot be started. Not fetched when it is needed: a piece
  * of the bundle that two others share would be put into what every visit loads first.
  */
-const here = (request: PlanRequest): Promise<Reply> => Promise.resolve(PLANNER.plan(request));
+const here = (request: PlanRequest): Promise<Reply> => PLANNER.plan(request);
 
 /**
  * Plan away from the screen. A search cannot be spoken to while it runs, so to cancel is to end its worker; the next

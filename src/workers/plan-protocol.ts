@@ -3,7 +3,10 @@ import { airRecordSchema } from '@/core/climate/record';
 import { climateSchema } from '@/core/drying';
 import { learnedSchema } from '@/core/learn/learned-schema';
 import { coatSchema, COAT_ROLES, paintingSchema, type CoatRole } from '@/core/painting';
+import type { Delays } from '@/core/plan/delays';
+import type { HalfOfDraws } from '@/core/plan/odds';
 import { planRecordSchema } from '@/core/plan/record';
+import type { Plan } from '@/core/plan/result';
 import { whatIfSchema } from '@/core/plan/what-if';
 import type { StudioPlan, StudioPlanInput } from '@/core/plan/studio-plan';
 
@@ -66,38 +69,57 @@ const delayRow = z.object({
   p50Ms: moment,
 });
 
+export const foundSchema: z.ZodType<Plan> = z.object({
+  sessions: z.array(
+    z.object({
+      window: z.number(),
+      fromMs: z.number(),
+      toMs: z.number(),
+      works: z.array(plannedWork),
+    }),
+  ),
+  goals: z.array(
+    z.object({
+      project: id,
+      finishMs: moment,
+      lateDays: z.number(),
+      chain: z.array(
+        z.object({
+          work: id,
+          startMs: z.number(),
+          readyMs: z.number(),
+          held: z.enum(['wait', 'hours', 'painter', 'start']),
+        }),
+      ),
+    }),
+  ),
+  impossible: z.array(impossible),
+  objective: z.number(),
+  bound: z.number(),
+  firstObjective: z.number(),
+  rounds: z.number(),
+  stopped: z.boolean(),
+});
+
+export const delaysSchema: z.ZodType<Delays> = z.object({
+  project: id,
+  workIds: z.array(id),
+  rows: z.array(delayRow),
+  lastSafe: delayRow.nullable(),
+  firstUnsafe: delayRow.nullable(),
+  perDay: z.number(),
+});
+
+/** What the second worker gives back. */
+export const halfSchema: z.ZodType<HalfOfDraws> = z.object({
+  draws: z.number().int(),
+  finishes: z.array(z.instanceof(Float64Array)),
+  counts: z.array(z.instanceof(Uint32Array)),
+  opens: z.instanceof(Float64Array),
+});
+
 export const studioPlanSchema: z.ZodType<StudioPlan> = z.object({
-  plan: z.object({
-    sessions: z.array(
-      z.object({
-        window: z.number(),
-        fromMs: z.number(),
-        toMs: z.number(),
-        works: z.array(plannedWork),
-      }),
-    ),
-    goals: z.array(
-      z.object({
-        project: id,
-        finishMs: moment,
-        lateDays: z.number(),
-        chain: z.array(
-          z.object({
-            work: id,
-            startMs: z.number(),
-            readyMs: z.number(),
-            held: z.enum(['wait', 'hours', 'painter', 'start']),
-          }),
-        ),
-      }),
-    ),
-    impossible: z.array(impossible),
-    objective: z.number(),
-    bound: z.number(),
-    firstObjective: z.number(),
-    rounds: z.number(),
-    stopped: z.boolean(),
-  }),
+  plan: foundSchema,
   goals: z.array(
     z.object({
       project: id,
@@ -124,14 +146,5 @@ export const studioPlanSchema: z.ZodType<StudioPlan> = z.object({
   ),
   refused: z.array(z.object({ stepId: id, rule: z.string() })),
   windows: z.array(z.object({ fromMs: z.number(), toMs: z.number() })),
-  delays: z.array(
-    z.object({
-      project: id,
-      workIds: z.array(id),
-      rows: z.array(delayRow),
-      lastSafe: delayRow.nullable(),
-      firstUnsafe: delayRow.nullable(),
-      perDay: z.number(),
-    }),
-  ),
+  delays: z.array(delaysSchema),
 });

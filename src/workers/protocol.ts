@@ -92,18 +92,24 @@ export const learningSchema: z.ZodType<Learning> = z.object({
 /** A thrown error loses its class on the way; so it travels as data. */
 export type Reply = { ok: true; value: unknown } | { ok: false; code: string; message: string };
 
+const refusal = (error: unknown): Reply => ({
+  ok: false,
+  code: error instanceof CoreError ? error.code : 'failed',
+  message: error instanceof Error ? error.message : String(error),
+});
+
 /** Run a job and pack what comes of it. */
 export function reply(job: () => unknown): Reply {
   try {
     return { ok: true, value: job() };
   } catch (error) {
-    return {
-      ok: false,
-      code: error instanceof CoreError ? error.code : 'failed',
-      message: error instanceof Error ? error.message : String(error),
-    };
+    return refusal(error);
   }
 }
+
+/** The same with a job that answers later. */
+export const replyLater = (job: () => Promise<unknown>): Promise<Reply> =>
+  job().then((value): Reply => ({ ok: true, value }), refusal);
 
 /** Unpack a reply, or throw what it says. */
 export function unpack<T>(schema: z.ZodType<T>, answer: Reply): T {

@@ -3,11 +3,12 @@ import { repairsFor } from '@/core/repair';
 import { NOW_MS, optionsAt, stackOf } from '@/core/testing/paintings';
 import { part, recipe, tube } from '@/core/testing/recipes';
 import { NEW_PLAN_RECORD } from '@/core/plan/record';
+import { USUAL_PLANNING } from '@/core/painting/planning';
 import { planStudio } from '@/core/plan/studio-plan';
 import { USUAL_PACE } from '@/core/today/suggest';
 import { solveRepairs, solveWishes } from './client';
 import { solvePlan } from './plan-client';
-import { PLANNER } from './planner';
+import { HELPER, PLANNER } from './planner';
 import { reply, repairsSchema, unpack } from './protocol';
 import { SOLVER } from './solver';
 
@@ -81,12 +82,37 @@ describe('the planning worker', () => {
 
   test('what comes out is what the core says', async () => {
     const { result } = solvePlan(studio, () => undefined);
-    await expect(result).resolves.toEqual(planStudio(studio));
+    await expect(result).resolves.toEqual(await planStudio(studio));
   });
 
-  test('progress is told, to the end', () => {
+  test('with a second one at work it is the same plan', async () => {
+    const dated = {
+      ...studio,
+      quick: false,
+      paintings: studio.paintings.map((p) => ({
+        ...p,
+        planning: { ...USUAL_PLANNING, dueAt: '2026-06-30T12:00:00.000Z' },
+      })),
+    };
+    const draw = jest.fn(HELPER.draw);
+    const delay = jest.fn(HELPER.delay);
+    const both = await PLANNER.plan(dated, undefined, { ...HELPER, draw, delay });
+    expect(draw).toHaveBeenCalledTimes(1);
+    expect(both).toEqual({ ok: true, value: await planStudio(dated) });
+  });
+
+  test('what the second one fails at is done by the first', async () => {
+    const longer = { ...studio, quick: false };
+    const fails = () => ({ ok: false as const, code: 'failed', message: 'no' });
+    const answer = await PLANNER.plan(longer, undefined, { ...HELPER, prepare: fails });
+    expect(answer).toEqual({ ok: true, value: await planStudio(longer) });
+  });
+
+  test('progress is told, to the end', async () => {
     const told: number[] = [];
-    expect(PLANNER.plan(studio, (done) => told.push(done))).toMatchObject({ ok: true });
+    await expect(PLANNER.plan(studio, (done) => told.push(done))).resolves.toMatchObject({
+      ok: true,
+    });
     expect(told.length).toBeGreaterThan(3);
     expect(told.at(-1)).toBe(1);
     expect([...told].sort((a, b) => a - b)).toEqual(told);

@@ -147,8 +147,21 @@ function inOrder(n: number, after: number[][], lags: LagN[][], wets: WetN[][]): 
   return out;
 }
 
-/** Check the problem and put numbers in the place of names. Throws CoreError as `checkProblem` does. */
+const compiled = new WeakMap<PlanProblem, Compiled>();
+
+/**
+ * The problem, checked, with numbers in the place of names; made once for each, since it is asked for by the search and
+ * by the odds. Throws CoreError as `checkProblem` does.
+ */
 export function compile(problem: PlanProblem): Compiled {
+  const known = compiled.get(problem);
+  if (known) return known;
+  const made = numbered(problem);
+  compiled.set(problem, made);
+  return made;
+}
+
+function numbered(problem: PlanProblem): Compiled {
   checkProblem(problem);
   const { nowMs, windows, works, goals } = problem;
   const slots = slotsOf(windows, problem.slotMs, nowMs);

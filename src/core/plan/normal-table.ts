@@ -1,7 +1,7 @@
 import erfcinv from '@stdlib/math-base-special-erfcinv';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 
-const BITS = 12;
+const BITS = 10;
 const SIZE = 1 << BITS;
 const MASK = SIZE - 1;
 
@@ -38,14 +38,19 @@ export function spreadTable(s: number): Float32Array {
   return table;
 }
 
-/** Fills a list (of even length) with random places in the table of normals, two from each random number. */
-export function placesOf(seed: number): (out: Int32Array) => void {
+/**
+ * Fills a list (of even length) with random places in the table of normals, two from each random number. The parts of
+ * one seed are stretches of the same sequence, 2^64 numbers apart.
+ */
+export function placesOf(seed: number, part: number): (out: Int32Array) => void {
   const rng = xoroshiro128plus(seed);
+  for (let k = 0; k < part; k++) rng.jump();
   return (out) => {
-    for (let d = 0; d < out.length; d += 2) {
+    for (let d = 0; d < out.length; d += 3) {
       const bits = rng.next();
       out[d] = bits & MASK;
-      out[d + 1] = (bits >>> 16) & MASK;
+      out[d + 1] = (bits >>> BITS) & MASK;
+      out[d + 2] = (bits >>> (2 * BITS)) & MASK;
     }
   };
 }

@@ -3,7 +3,9 @@ import { NORMALS, spreadTable } from './normal-table';
 import type { PlanProblem, SharedLogNormal } from './problem';
 
 /** Scenarios that are played side by side: enough that what a work has in common is asked for once for all of them. */
-export const BATCH = 128;
+export const BATCH = 256;
+/** Places are drawn by threes; the last may be one too many. */
+export const PLACES = 3 * Math.ceil(BATCH / 3);
 
 /** Doses to draw, column by column: median, own spread, and the group of films that share their shared part. */
 interface Columns {
@@ -58,7 +60,7 @@ export function drawnFilms(problem: PlanProblem, fill: ReturnType<typeof placesO
   const through = new Float32Array(count * BATCH);
   const factor = new Float64Array(factors * BATCH);
   const group = new Float64Array(loadings.length * BATCH);
-  const places = new Int32Array(BATCH);
+  const places = new Int32Array(PLACES);
   const normal = NORMALS();
 
   function drawShared(): void {

@@ -1,9 +1,9 @@
 import { PLAN_ODDS } from '@/data/plan';
 import type { Compiled, LagN, WetN } from './compile';
 import { NORMALS, placesOf, spreadTable } from './normal-table';
-import { BATCH, drawnFilms, type DrawnFilms } from './odds-films';
+import { BATCH, PLACES, drawnFilms, type DrawnFilms } from './odds-films';
 import { PLAN_CLOCKS, type PlanProblem } from './problem';
-import { MINUTE_MS, simHours, type SimHours } from './sim-hours';
+import { simHours, TICK_MASK, TICK_MS, TICKS, WINDOW_BITS, type SimHours } from './sim-hours';
 import { stageDose } from './stage-dose';
 
 /** A work as the plan has it. */
@@ -18,25 +18,21 @@ export interface PlannedPlace {
 interface Played {
   i: number;
   home: number;
-  /** Minute of its window at which it was planned. */
-  minute: number;
-  minutes: number;
+  /** Tick of its window at which it was planned, and how many it is thought to take. */
+  tick: number;
+  ticks: number;
   lags: LagN[];
-  /** The only wait, when it is the most common one: for touch-dry of an oil film laid by another work. */
-  only: LagN | null;
-  /** Its hours are asked for later, not only the dose at its end. */
-  keeps: boolean;
   into: WetN[];
 }
 
-/** A work is begun in a session when at least this part of it fits into the hours; then he stays for the rest of it. */
-const LEAST_PART = 0.5;
 /** With less than this left of the hours, min, nothing is begun any more. */
 const GOING_HOME = 7.5;
-const OIL = PLAN_CLOCKS.indexOf('oil');
-const NOTHING = new Int32Array(BATCH);
-/** Two works end to end are ready for each other, rounding or not; min. */
-const JUST = 0.01;
+/** A work is begun in a session when at least one part in so many of it fits; then he stays for the rest of it. */
+const PARTS = 2;
+/** Two works end to end are ready for each other, rounding or not; ticks. */
+const JUST = 1;
+
+const later = (a: number, b: number): number => (a > b ? a : b);
 
 /**
  * Plays scenarios of a plan, a batch at a time. The painter works in the planned order, never before the planned hour
@@ -44,10 +40,11 @@ const JUST = 0.01;
  * room; paint that has closed is waited for until it is touch-dry. He does not foresee. A work that runs long is
  * finished where at least half of it fits, so on the whole the hours are neither stretched nor wasted.
  *
- * All lists hold BATCH scenarios of one thing after the other. The methods take what they use into local names: they
- * run some million times.
+ * All lists hold BATCH scenarios of one thing after the other; moments are whole numbers (see sim-hours). The methods
+ * take what they use into local names: they run some million times.
  */
 export class Player {
+  /** How many windows there are; also the one that means never. */
   readonly windows: number;
   readonly opens: Float64Array;
   private readonly hours: SimHours;
@@ -55,146 +52,116 @@ export class Player {
   private readonly films: DrawnFilms;
   private readonly works: Played[];
   private readonly normal = NORMALS();
-  private readonly stray: Float32Array;
-  /** Where each work ended: its window (all of them: never), the minute after it opened; and where it began. */
-  private readonly endWindow: Uint16Array;
-  private readonly endMinute: Float32Array;
-  private readonly startMinute: Float32Array;
-  /** Dose of the oil clock at the end of each work; Infinity where it never was. */
-  private readonly endDose: Float32Array;
-  /** Minutes used of each window, and where to look on from one in which nothing is begun any more. */
-  private readonly used: Float32Array;
-  private readonly next: Uint16Array;
-  private readonly every: Uint16Array;
-  private readonly full: Float64Array;
+  private readonly stray = spreadTable(PLAN_ODDS.paceOwnSd);
+  /** When each work began and ended. */
+  private readonly startAt: Int32Array;
+  private readonly endAt: Int32Array;
+  /** Ticks used of each window; where nothing is begun in it any more, ~w of the window to go to instead. */
+  private readonly used: Int32Array;
+  private readonly unused: Int32Array;
+  /** Ticks from which on nothing is begun. */
+  private readonly full: Int32Array;
   /** How much longer than estimated work takes in each window. */
   private readonly pace: Float32Array;
-  /** When the work at hand is ready: a window, and minutes after it opens. */
-  private readonly readyWindow = new Int32Array(BATCH);
-  private readonly readyMinute = new Float64Array(BATCH);
-  private readonly waited = new Float64Array(BATCH);
-  private readonly places = new Int32Array(BATCH);
+  /** When the work at hand is ready. */
+  private readonly readyAt = new Int32Array(BATCH);
+  private readonly doses = new Float32Array(BATCH);
+  private readonly places = new Int32Array(PLACES);
 
   constructor(
     private readonly problem: PlanProblem,
     private readonly of: Compiled,
     planned: PlannedPlace[],
     seed: number,
+    part: number,
   ) {
     this.hours = simHours(problem, of);
     this.windows = this.hours.count;
     this.opens = this.hours.opens;
-    this.fill = placesOf(seed);
+    this.fill = placesOf(seed, part);
     this.films = drawnFilms(problem, this.fill);
-    this.stray = spreadTable(PLAN_ODDS.paceOwnSd);
-    this.endWindow = new Uint16Array(of.n * BATCH);
-    this.endMinute = new Float32Array(of.n * BATCH);
-    this.startMinute = new Float32Array(of.n * BATCH);
-    this.endDose = new Float32Array(of.n * BATCH);
-    const cells = (this.windows + 1) * BATCH;
-    this.used = new Float32Array(cells);
-    this.next = new Uint16Array(cells);
-    this.every = this.next.map((_, k) => Math.floor(k / BATCH) + 1);
-    this.full = this.hours.minutes.map((m) => m - GOING_HOME);
-    this.pace = new Float32Array(cells);
-    const slotMinutes = of.slots.ms / MINUTE_MS;
-    const asked = this.askedForHours();
-    this.works = planned.map(({ i, window, startMs }): Played => {
-      const lags = [...of.laid[i]!, ...of.lags[i]!];
-      const into = of.wets[i]!;
-      return {
-        i,
-        home: window,
-        minute: (startMs - this.opens[window]!) / MINUTE_MS,
-        minutes: of.length[i]! * slotMinutes,
-        lags,
-        only: lags.length === 1 && into.length === 0 && this.isPlain(lags[0]!) ? lags[0]! : null,
-        keeps: asked.has(i),
-        into,
-      };
+    this.startAt = new Int32Array(of.n * BATCH);
+    // What the plan has no place for never ends.
+    this.endAt = new Int32Array(of.n * BATCH).fill(this.windows << WINDOW_BITS);
+    const cells = this.hours.row * BATCH;
+    this.used = new Int32Array(cells);
+    this.full = this.hours.ticks.map((t) => t - GOING_HOME * TICKS);
+    this.unused = this.used.map((_, k) => {
+      const w = Math.floor(k / BATCH);
+      return this.full[w]! >= 0 ? 0 : ~(w + 1);
     });
-  }
-
-  /** Works whose beginning or end in hours something else goes by. */
-  private askedForHours(): Set<number> {
-    const { lags, wets, goals } = this.of;
-    return new Set([
-      ...lags
-        .flat()
-        .filter((lag) => !this.isPlain(lag))
-        .map((lag) => lag.from),
-      ...lags.flatMap((list) => (list.length > 1 ? list.map((lag) => lag.from) : [])),
-      ...lags.flatMap((list, i) => (wets[i]!.length > 0 ? list.map((lag) => lag.from) : [])),
-      ...this.of.laid.flatMap((list, i) =>
-        list.length > 0 ? lags[i]!.map((lag) => lag.from) : [],
-      ),
-      ...wets.flat().map((wet) => wet.from),
-      ...goals.flatMap((goal) => goal.ends.map((end) => end.from)),
-    ]);
-  }
-
-  private isPlain(lag: LagN): boolean {
-    return lag.from >= 0 && lag.lag.stage === 'touch-dry' && this.clockOf(lag) === OIL;
+    this.pace = new Float32Array(cells);
+    const slotTicks = of.slots.ms / TICK_MS;
+    this.works = planned.map(({ i, window, startMs }): Played => ({
+      i,
+      home: window,
+      tick: Math.round((startMs - this.opens[window]!) / TICK_MS),
+      ticks: of.length[i]! * slotTicks,
+      lags: [...of.laid[i]!, ...of.lags[i]!],
+      into: of.wets[i]!,
+    }));
   }
 
   /** Draw and play a batch of scenarios. */
   play(): void {
     this.films.draw();
     this.drawPace();
-    this.used.fill(0);
-    this.next.set(this.every);
+    this.used.set(this.unused);
     for (const work of this.works) {
-      if (work.only) {
-        this.place(work, work.only.from, work.only.lag.film! * BATCH);
-        continue;
-      }
-      this.readyWindow.set(NOTHING);
-      this.readyMinute.set(NOTHING);
+      this.readyAt.fill(0);
       for (const lag of work.lags) {
         if (lag.lag.stage === 'order') this.awaitEnd(lag.from);
         else this.awaitFilm(lag);
       }
       for (const { from } of work.into) if (from >= 0) this.awaitEnd(from);
-      this.place(work, -1, 0);
+      if (work.into.length > 0) this.placeInto(work);
+      else this.place(work);
     }
   }
 
   /** The window in which a work was done in scenario `d`; `windows` when it never was. */
   windowOf(i: number, d: number): number {
-    return this.endWindow[i * BATCH + d]!;
+    return this.endAt[i * BATCH + d]! >> WINDOW_BITS;
   }
 
-  /** When a painting is done in scenario `d`, ms. */
-  finishMs(g: number, d: number): number {
-    let finish = this.problem.nowMs;
+  /** When a painting is done in each scenario of the batch, ms; Infinity where it never is. */
+  finishes(g: number, out: Float64Array): void {
+    out.fill(this.problem.nowMs);
     for (const end of this.of.goals[g]!.ends) {
-      const at = this.endOfWait(end, d);
-      if (at > finish) finish = at;
+      const { from, table, lag } = end;
+      if (lag.stage === 'order') {
+        if (from >= 0)
+          for (let d = 0; d < BATCH; d++) out[d] = Math.max(out[d]!, this.endMs(from, d));
+        continue;
+      }
+      const { doses, first } = this.dosesOf(end);
+      const { open, perTick } = this.hours;
+      const row = this.clockOf(end) * this.hours.row;
+      for (let d = 0; d < BATCH; d++) {
+        let dose = doses[first + d]!;
+        if (from < 0) dose -= lag.had;
+        else {
+          const moment = this.endAt[from * BATCH + d]!;
+          const at = row + (moment >> WINDOW_BITS);
+          dose += open[at]! + perTick[at]! * (moment & TICK_MASK);
+        }
+        const ms = table.timeOf(dose);
+        if (ms > out[d]!) out[d] = ms;
+      }
     }
-    return finish;
-  }
-
-  private endOfWait(end: LagN, d: number): number {
-    const { from, table, lag } = end;
-    const dose = lag.stage === 'order' ? 0 : this.doseOf(end, d);
-    if (from < 0) return table.timeOf(dose - lag.had);
-    const done = this.endMs(from, d);
-    return done === Infinity || lag.stage === 'order'
-      ? done
-      : table.timeOf(table.doseAt(done) + dose);
   }
 
   /** All works together run faster or slower, and one sitting against another. */
   private drawPace(): void {
-    const { pace, stray, places, normal, windows } = this;
+    const { pace, stray, places, normal } = this;
     const { paceSharedSd, paceOwnSd } = PLAN_ODDS;
     // The mean of a log-normal lies above its median: estimated minutes are meant as means.
     const mean = -(paceSharedSd ** 2 + paceOwnSd ** 2) / 2;
     this.fill(places);
     const all = Float32Array.from(places, (k) => Math.exp(mean + paceSharedSd * normal[k]!));
-    for (let w = 0; w < windows; w++) {
+    for (let first = 0; first < pace.length; first += BATCH) {
       this.fill(places);
-      for (let d = 0; d < BATCH; d++) pace[w * BATCH + d] = all[d]! * stray[places[d]!]!;
+      for (let d = 0; d < BATCH; d++) pace[first + d] = all[d]! * stray[places[d]!]!;
     }
   }
 
@@ -202,153 +169,126 @@ export class Player {
     return PLAN_CLOCKS.indexOf(lag.film === null ? 'wall' : this.problem.films[lag.film]!.clock);
   }
 
-  private doseOf({ lag }: LagN, d: number): number {
+  /** The doses a wait needs in each scenario: those of touch-dry, of which most are, lie there as they were drawn. */
+  private dosesOf({ lag }: LagN): { doses: Float32Array; first: number } {
     const { touch, through } = this.films;
-    const f = lag.film! * BATCH + d;
-    return stageDose(this.problem.constants, lag.stage, touch[f]!, through[f]!);
+    const first = lag.film! * BATCH;
+    if (lag.stage === 'touch-dry') return { doses: touch, first };
+    for (let d = 0; d < BATCH; d++)
+      this.doses[d] = stageDose(
+        this.problem.constants,
+        lag.stage,
+        touch[first + d]!,
+        through[first + d]!,
+      );
+    return { doses: this.doses, first: 0 };
+  }
+
+  private msOf(moment: number): number {
+    return this.opens[moment >> WINDOW_BITS]! + TICK_MS * (moment & TICK_MASK);
   }
 
   private endMs(i: number, d: number): number {
-    const w = this.endWindow[i * BATCH + d]!;
-    return w === this.windows
-      ? Infinity
-      : this.opens[w]! + MINUTE_MS * this.endMinute[i * BATCH + d]!;
+    return this.msOf(this.endAt[i * BATCH + d]!);
   }
 
   /** No earlier than the end of another work. */
   private awaitEnd(from: number): void {
-    const { endWindow, endMinute, readyWindow, readyMinute } = this;
-    for (let d = 0; d < BATCH; d++) {
-      const w = endWindow[from * BATCH + d]!;
-      const minute = endMinute[from * BATCH + d]!;
-      if (w > readyWindow[d]! || (w === readyWindow[d] && minute > readyMinute[d]!)) {
-        readyWindow[d] = w;
-        readyMinute[d] = minute;
-      }
-    }
+    const { endAt, readyAt } = this;
+    for (let d = 0; d < BATCH; d++) readyAt[d] = later(readyAt[d]!, endAt[from * BATCH + d]!);
   }
 
   /** No earlier than when a film has had its dose. */
   private awaitFilm(lag: LagN): void {
-    const { endWindow, endMinute, readyWindow, readyMinute, windows } = this;
-    const { open, close, perMinute, minutesPer, grid, cells } = this.hours;
-    // Most waits are for touch-dry, whose doses are there as they were drawn.
-    const plain = lag.lag.stage === 'touch-dry';
-    if (!plain) for (let d = 0; d < BATCH; d++) this.waited[d] = this.doseOf(lag, d);
-    const doses = plain ? this.films.touch : this.waited;
-    const first = plain ? lag.lag.film! * BATCH : 0;
+    const { endAt, readyAt } = this;
+    const { open, close, perTick, ticksPer, grid, cells } = this.hours;
+    const { doses, first } = this.dosesOf(lag);
     const c = this.clockOf(lag);
-    const row = c * windows;
+    const row = c * this.hours.row;
     const cellRow = c * (cells + 1);
     const scale = this.hours.scale[c]!;
-    const { from } = lag;
+    const from = lag.from * BATCH;
     const { had } = lag.lag;
     for (let d = 0; d < BATCH; d++) {
-      let dose = doses[first + d]! - had;
-      if (from >= 0) {
-        const w = endWindow[from * BATCH + d]!;
-        dose =
-          w === windows
-            ? Infinity
-            : doses[first + d]! +
-              open[row + w]! +
-              perMinute[row + w]! * endMinute[from * BATCH + d]!;
+      let dose = doses[first + d]!;
+      if (from < 0) dose -= had;
+      else {
+        const end = endAt[from + d]!;
+        const at = row + (end >> WINDOW_BITS);
+        dose += open[at]! + perTick[at]! * (end & TICK_MASK);
       }
-      let w = 0;
-      let minute = 0;
-      if (dose > 0) {
-        const cell = dose * scale;
-        if (cell < cells) {
-          w = grid[cellRow + (cell | 0)]!;
-          while (w < windows && close[row + w]! <= dose) w += 1;
-        } else w = windows;
-        if (w < windows) minute = (dose - open[row + w]!) * minutesPer[row + w]!;
-      }
-      if (w > readyWindow[d]! || (w === readyWindow[d] && minute > readyMinute[d]!)) {
-        readyWindow[d] = w;
-        readyMinute[d] = minute > 0 ? minute : 0;
-      }
+      let cell = (dose * scale) | 0;
+      if (cell < 0) cell = 0;
+      if (cell > cells) cell = cells;
+      let w = grid[cellRow + cell]!;
+      while (close[row + w]! <= dose) w += 1;
+      const tick = ((dose - open[row + w]!) * ticksPer[row + w]!) | 0;
+      readyAt[d] = later(readyAt[d]!, (w << WINDOW_BITS) | (tick & ~(tick >> 31)));
     }
   }
 
   /**
-   * Put a work where it is ready and has room.
-   * @param after the work whose oil film it waits for, `film` where the doses of that film begin; -1: it is ready when
-   *   the lists say. Asked for here and not before, since it is nearly every work.
+   * Put a work at its planned moment or at the first after it at which it is ready and has room.
+   * @param only to see where that would be; the hours are not used up
    */
-  private place(
-    { i, home, minute, minutes, into, keeps }: Played,
-    after: number,
-    film: number,
-  ): void {
-    const { next, used, pace, readyWindow, readyMinute, endWindow, endMinute, startMinute } = this;
-    const { windows, opens, endDose, full } = this;
-    const { touch } = this.films;
-    const { minutes: rooms, open, close, perMinute, minutesPer, grid, cells } = this.hours;
-    const scale = this.hours.scale[OIL]!;
+  private place({ i, home, tick, ticks }: Played, only: 'look' | null = null): void {
+    const { readyAt, used, pace, full, startAt, endAt } = this;
+    const rooms = this.hours.ticks;
+    const first = i * BATCH;
+    const keep = only === null;
     for (let d = 0; d < BATCH; d++) {
-      let readyIn = readyWindow[d]!;
-      let readyAt = readyMinute[d]!;
-      if (after >= 0) {
-        const dose = touch[film + d]! + endDose[after * BATCH + d]!;
-        const cell = dose * scale;
-        readyIn = windows;
-        readyAt = 0;
-        if (cell < cells) {
-          readyIn = grid[cell | 0]!;
-          while (readyIn < windows && close[readyIn]! <= dose) readyIn += 1;
-          if (readyIn > home || (readyIn === home && dose > open[home]!))
-            readyAt = Math.max(0, (dose - open[readyIn]!) * minutesPer[readyIn]!);
-        }
+      const at = readyAt[d]!;
+      let w = at >> WINDOW_BITS;
+      let ready = at & TICK_MASK;
+      if (w < home) {
+        w = home;
+        ready = 0;
       }
-      let w = home > readyIn ? home : readyIn;
-      let begins = 0;
-      let needs = 0;
-      let dried = into.length === 0;
-      let closedAt = -1;
+      let earliest = w === home ? tick : 0;
+      let hop = -1;
       for (;;) {
-        if (w === windows) break;
-        const spent = used[w * BATCH + d]!;
-        // Nothing is begun here any more: on to where something may be.
-        if (spent > full[w]!) {
-          if (closedAt < 0) closedAt = w;
-          w = next[w * BATCH + d]!;
+        const k = w * BATCH + d;
+        const spent = used[k]!;
+        // Nothing is begun here any more: on to where something may be, and the way there made shorter.
+        if (spent < 0) {
+          w = ~spent;
+          if (hop < 0) hop = k;
+          ready = 0;
+          earliest = 0;
           continue;
         }
-        if (closedAt >= 0) {
-          next[closedAt * BATCH + d] = w;
-          closedAt = -1;
+        if (hop >= 0) {
+          used[hop] = ~w;
+          hop = -1;
         }
-        const ready = w === readyIn ? readyAt : 0;
-        needs = minutes * pace[w * BATCH + d]!;
-        begins = ready > spent ? ready : spent;
-        if (w === home && minute > begins) begins = minute;
+        const needs = (ticks * pace[k]!) | 0;
+        const comes = spent > earliest ? spent : earliest;
+        const begins = ready > comes ? ready : comes;
         // Not ready when he comes to it: he goes on with the rest, and looks again another day.
-        const tooSoon = spent > 0 && ready > spent + JUST;
-        const tooShort = rooms[w]! - begins < LEAST_PART * needs && (spent > 0 || ready > 0);
-        if (tooSoon || tooShort) {
-          w += 1;
-          continue;
+        const tooSoon = spent > 0 && ready > comes + JUST;
+        const tooShort = PARTS * (rooms[w]! - begins) < needs && (spent > 0 || ready > 0);
+        if (!tooSoon && !tooShort) {
+          const over = begins + needs < TICK_MASK ? begins + needs : TICK_MASK;
+          startAt[first + d] = (w << WINDOW_BITS) | begins;
+          endAt[first + d] = (w << WINDOW_BITS) | over;
+          if (keep) used[k] = over > full[w]! ? ~(w + 1) : over;
+          break;
         }
-        if (dried || this.caught(into, opens[w]! + MINUTE_MS * (begins + needs), d)) break;
-        dried = true;
-        w = this.waitUntilDry(into, w, d);
-        readyIn = w;
-        readyAt = readyMinute[d]!;
+        w += 1;
+        ready = 0;
+        earliest = 0;
       }
-      endWindow[i * BATCH + d] = w;
-      if (w === windows) {
-        endDose[i * BATCH + d] = Infinity;
-        continue;
-      }
-      const over = begins + needs;
-      endDose[i * BATCH + d] = open[w]! + perMinute[w]! * over;
-      if (keeps) {
-        startMinute[i * BATCH + d] = begins;
-        endMinute[i * BATCH + d] = over;
-      }
-      used[w * BATCH + d] = over;
     }
+  }
+
+  /** The same with a work that goes into open paint: where that has closed by then, it waits until it is dry. */
+  private placeInto(work: Played): void {
+    const { readyAt } = this;
+    this.place(work, 'look');
+    for (let d = 0; d < BATCH; d++)
+      if (!this.caught(work.into, this.endMs(work.i, d), d))
+        readyAt[d] = this.dryAt(work.into, this.startAt[work.i * BATCH + d]! >> WINDOW_BITS, d);
+    this.place(work);
   }
 
   private caught(into: WetN[], endsMs: number, d: number): boolean {
@@ -357,15 +297,13 @@ export class Player {
     return into.every(({ table, from, film, had }) => {
       const open = openOverTouch * touch[film * BATCH + d]!;
       if (from < 0) return endsMs <= table.timeOf(open - had);
-      const w = this.endWindow[from * BATCH + d]!;
-      if (w === this.windows) return true;
-      const began = this.opens[w]! + MINUTE_MS * this.startMinute[from * BATCH + d]!;
-      return endsMs <= table.timeOf(table.doseAt(began) + open);
+      const began = this.msOf(this.startAt[from * BATCH + d]!);
+      return began === Infinity || endsMs <= table.timeOf(table.doseAt(began) + open);
     });
   }
 
-  /** Missed: ready when all it was to go into is touch-dry. The window from which to look again. */
-  private waitUntilDry(into: WetN[], from: number, d: number): number {
+  /** Missed: ready when all it was to go into is touch-dry. The moment, in a window not before `from`. */
+  private dryAt(into: WetN[], from: number, d: number): number {
     const { touch } = this.films;
     const { opens, windows } = this;
     const dryMs = Math.max(
@@ -375,9 +313,8 @@ export class Player {
       }),
     );
     let w = from;
-    while (w < windows && opens[w]! + MINUTE_MS * this.hours.minutes[w]! <= dryMs) w += 1;
-    this.readyWindow[d] = w;
-    this.readyMinute[d] = w < windows ? Math.max(0, (dryMs - opens[w]!) / MINUTE_MS) : 0;
-    return w;
+    while (w < windows && opens[w]! + TICK_MS * this.hours.ticks[w]! <= dryMs) w += 1;
+    const tick = w < windows ? Math.max(0, Math.ceil((dryMs - opens[w]!) / TICK_MS)) : 0;
+    return (w << WINDOW_BITS) | tick;
   }
 }

@@ -43,59 +43,110 @@ export interface Odds {
 /** Draws by which the days of single works are told: one in a hundred is enough there. */
 const WORK_DRAWS = 2048;
 const SEE_EVERY = 16;
+/** The draws are made in so many halves, each with its own numbers, so that they come out the same wherever they are made. */
+export const HALVES = 2;
+
+/** What one half of the draws gave; plain data, so that it can be made elsewhere. */
+export interface HalfOfDraws {
+  draws: number;
+  /** Finishes of each goal, as they were drawn, ms. */
+  finishes: Float64Array[];
+  /** How often each planned work was done in each window, and never at the end. */
+  counts: Uint32Array[];
+  /** When each window opens, ms. */
+  opens: Float64Array;
+}
+
+const plannedWorks = (plan: Plan): { id: string; window: number; startMs: number }[] =>
+  plan.sessions.flatMap((s) => s.works.map((w) => ({ ...w, window: s.window })));
+
+/** One half of the draws of a plan, 0 or 1. Pure by `seed` and `half`. */
+export function halfOfDraws(
+  problem: PlanProblem,
+  plan: Plan,
+  half: number,
+  options: OddsOptions,
+): HalfOfDraws {
+  const of = compile(problem);
+  const place = new Map(problem.works.map((w, i) => [w.id, i]));
+  const planned = plannedWorks(plan).map((w) => ({ ...w, i: place.get(w.id)! }));
+  const game = new Player(problem, of, planned, options.seed, half);
+  const draws = Math.ceil((options.draws - half) / HALVES);
+  const finishes = of.goals.map(() => new Float64Array(draws));
+  const counts = planned.map(() => new Uint32Array(game.windows + 1));
+  const finish = new Float64Array(BATCH);
+  let done = 0;
+  for (let batch = 0; done < draws; batch++) {
+    if (options.stop && batch % SEE_EVERY === 0 && options.stop(done, draws)) break;
+    game.play();
+    const size = Math.min(BATCH, draws - done);
+    finishes.forEach((list, g) => {
+      game.finishes(g, finish);
+      list.set(finish.subarray(0, size), done);
+    });
+    if (done < WORK_DRAWS / HALVES)
+      planned.forEach(({ i }, k) => {
+        for (let d = 0; d < size; d++) counts[k]![game.windowOf(i, d)]! += 1;
+      });
+    done += size;
+  }
+  return {
+    draws: done,
+    finishes: finishes.map((list) => list.slice(0, done)),
+    counts,
+    opens: game.opens.slice(0, game.windows),
+  };
+}
+
+const joined = (lists: Float64Array[]): Float64Array => {
+  const out = new Float64Array(lists.reduce((sum, list) => sum + list.length, 0));
+  let at = 0;
+  for (const list of lists) {
+    out.set(list, at);
+    at += list.length;
+  }
+  return out;
+};
+
+/** When the share `p` of the draws had a work done: the opening of a window. */
+function quantile(opens: Float64Array, count: Uint32Array, p: number): number {
+  const all = count.reduce((sum, x) => sum + x, 0);
+  let sum = 0;
+  for (let w = 0; w < opens.length; w++) {
+    sum += count[w]!;
+    if (sum >= p * all) return opens[w]!;
+  }
+  return Infinity;
+}
+
+/** Chances and quantiles from both halves together. */
+export function oddsFrom(problem: PlanProblem, plan: Plan, halves: HalfOfDraws[]): Odds {
+  const { opens } = halves[0]!;
+  return {
+    draws: halves.reduce((sum, half) => sum + half.draws, 0),
+    goals: problem.goals.map((goal, g) => ({
+      project: goal.project,
+      ...told(joined(halves.map((half) => half.finishes[g]!)).sort(), goal.dueMs),
+    })),
+    works: plannedWorks(plan).map(({ id }, k) => {
+      const count = halves[0]!.counts[k]!.map((_, w) =>
+        halves.reduce((sum, half) => sum + half.counts[k]![w]!, 0),
+      );
+      return { id, p50Ms: quantile(opens, count, 0.5), p90Ms: quantile(opens, count, 0.9) };
+    }),
+  };
+}
 
 /**
  * Plays a plan through many times: each scenario draws the shared factors once, every film and every work by itself
  * (see `Player`). 10,000 draws: a chance has a standard error of at most half a point. Pure by `seed`.
  */
-export function oddsOf(problem: PlanProblem, plan: Plan, options: OddsOptions): Odds {
-  const of = compile(problem);
-  const place = new Map(problem.works.map((w, i) => [w.id, i]));
-  const planned = plan.sessions.flatMap((s) =>
-    s.works.map((w) => ({ i: place.get(w.id)!, window: s.window, startMs: w.startMs })),
+export const oddsOf = (problem: PlanProblem, plan: Plan, options: OddsOptions): Odds =>
+  oddsFrom(
+    problem,
+    plan,
+    Array.from({ length: HALVES }, (_, half) => halfOfDraws(problem, plan, half, options)),
   );
-  const game = new Player(problem, of, planned, options.seed);
-  const { windows, opens } = game;
-  const finishes = of.goals.map(() => new Float64Array(options.draws));
-  const counts = planned.map(() => new Uint32Array(windows + 1));
-  let done = 0;
-  let counted = 0;
-  for (let batch = 0; done < options.draws; batch++) {
-    if (options.stop && batch % SEE_EVERY === 0 && options.stop(done, options.draws)) break;
-    game.play();
-    const size = Math.min(BATCH, options.draws - done);
-    finishes.forEach((list, g) => {
-      for (let d = 0; d < size; d++) list[done + d] = game.finishMs(g, d);
-    });
-    if (done < WORK_DRAWS) {
-      planned.forEach(({ i }, k) => {
-        for (let d = 0; d < size; d++) counts[k]![game.windowOf(i, d)]! += 1;
-      });
-      counted += size;
-    }
-    done += size;
-  }
-  const quantile = (count: Uint32Array, p: number): number => {
-    let sum = 0;
-    for (let w = 0; w < windows; w++) {
-      sum += count[w]!;
-      if (sum >= p * counted) return opens[w]!;
-    }
-    return Infinity;
-  };
-  return {
-    draws: done,
-    goals: problem.goals.map((goal, g) => ({
-      project: goal.project,
-      ...told(finishes[g]!.subarray(0, done).slice().sort(), goal.dueMs),
-    })),
-    works: planned.map(({ i }, k) => ({
-      id: problem.works[i]!.id,
-      p50Ms: quantile(counts[k]!, 0.5),
-      p90Ms: quantile(counts[k]!, 0.9),
-    })),
-  };
-}
 
 /** @param sorted finishes in order */
 export function told(sorted: Float64Array, dueMs: number | null): Omit<GoalOdds, 'project'> {

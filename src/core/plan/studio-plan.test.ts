@@ -12,7 +12,7 @@ import { mergeRecords, NEW_PLAN_RECORD } from './record';
 import { pinWorks, waitUntil } from './record-edit';
 import { totalSigma } from './stage-dose';
 import { stepsOf } from './steps';
-import { planStudio, type StudioPlanInput } from './studio-plan';
+import { planStudio, type StudioPlan, type StudioPlanInput } from './studio-plan';
 import { suppose } from './what-if';
 
 const WHITE = [tube('titanium-white')];
@@ -224,7 +224,10 @@ describe('a studio planned', () => {
   const paintings = [
     planned([{ role: 'tone' }, { role: 'glaze' }, { role: 'glaze' }], { dueAt: due }),
   ];
-  const normal = planStudio(studio(paintings));
+  let normal: StudioPlan;
+  beforeAll(async () => {
+    normal = await planStudio(studio(paintings));
+  });
 
   test('sessions, odds and what delay costs', () => {
     expect(normal.plan.impossible).toEqual([]);
@@ -237,7 +240,7 @@ describe('a studio planned', () => {
     expect(Math.max(...chances)).toBe(chances[0]);
   });
 
-  test('away for a fortnight: later, and less sure', () => {
+  test('away for a fortnight: later, and less sure', async () => {
     const exception = {
       id: 'x',
       kind: 'away' as const,
@@ -245,7 +248,7 @@ describe('a studio planned', () => {
       to: '2026-03-03',
       hours: null,
     };
-    const away = planStudio(studio(paintings, { whatIf: [{ kind: 'away', exception }] }));
+    const away = await planStudio(studio(paintings, { whatIf: [{ kind: 'away', exception }] }));
     expect(away.goals[0]!.p50Ms).toBeGreaterThan(normal.goals[0]!.p50Ms + 5 * DAY);
     expect(away.goals[0]!.chance!).toBeLessThan(normal.goals[0]!.chance!);
     for (const s of away.plan.sessions)
@@ -254,10 +257,10 @@ describe('a studio planned', () => {
       ).toBe(true);
   });
 
-  test('warmer, and with alkyd: sooner', () => {
-    const warm = planStudio(studio(paintings, { whatIf: [{ kind: 'warmer', byC: 6 }] }));
+  test('warmer, and with alkyd: sooner', async () => {
+    const warm = await planStudio(studio(paintings, { whatIf: [{ kind: 'warmer', byC: 6 }] }));
     expect(warm.goals[0]!.p50Ms).toBeLessThan(normal.goals[0]!.p50Ms);
-    const alkyd = planStudio(
+    const alkyd = await planStudio(
       studio(paintings, { whatIf: [{ kind: 'alkyd', paintingId: paintings[0]!.id }] }),
     );
     expect(alkyd.goals[0]!.p50Ms).toBeLessThan(normal.goals[0]!.p50Ms);
@@ -271,8 +274,8 @@ describe('a studio planned', () => {
     expect(paintings[0]!.coats).toHaveLength(3);
   });
 
-  test('the end can be stopped, and what there is comes back', () => {
-    const cut = planStudio(studio(paintings), () => true);
+  test('the end can be stopped, and what there is comes back', async () => {
+    const cut = await planStudio(studio(paintings), () => true);
     expect(cut.plan.stopped).toBe(true);
     expect(cut.plan.sessions.length).toBeGreaterThan(0);
   });

@@ -10,7 +10,7 @@ import { buildPlan } from './build';
 import type { Refusal } from './painting-works';
 import { workWindows } from './calendar';
 import { delaysOf, type Delays } from './delays';
-import { oddsOf, type GoalOdds, type Odds } from './odds';
+import { HALVES, halfOfDraws, oddsFrom, type GoalOdds, type HalfOfDraws, type Odds } from './odds';
 import type { PlanProblem, WorkWindow } from './problem';
 import type { PlanRecord } from './record';
 import { plan, type Plan } from './result';
@@ -123,54 +123,107 @@ function nextWorks(found: Plan, project: string, steps: Step[]): string[] {
   return steps.find((s) => first !== undefined && s.workIds.includes(first))?.workIds ?? [];
 }
 
-/** Plan, odds, and what delay costs, of a studio. The same input gives the same answer. */
-export function planStudio(input: StudioPlanInput, onProgress?: OnProgress): StudioPlan {
+/** A studio ready to be planned: the problem is made once, whoever works at it. */
+export interface StudioJob {
+  find(stop: Stop): Plan;
+  draw(found: Plan, half: number, stop?: Stop): HalfOfDraws;
+  /** Paintings of which it is told what delay costs. */
+  dated: string[];
+  delay(found: Plan, project: string): Delays | null;
+  told(found: Plan, halves: HalfOfDraws[], delays: Delays[]): StudioPlan;
+}
+type Stop = (done: number, all: number) => boolean;
+
+/** The parts of a studio's plan, each of which can be asked for where there is time for it. */
+export function studioJob(input: StudioPlanInput): StudioJob {
   const { problem, steps, refused, record } = studioProblem(input);
   const warm = new Map(record.last.map((p) => [p.id, Date.parse(p.at)]));
-  let stopped = false;
-  const report = (from: number, to: number) => (done: number, all: number) => {
-    stopped ||= onProgress?.(from + ((to - from) * done) / Math.max(1, all)) ?? false;
-    return stopped;
-  };
-  const found = plan(problem, {
-    seed: input.seed,
-    warm,
-    stop: report(0, 0.5),
-    ...(input.quick ? { rounds: QUICK_ROUNDS } : {}),
-  });
-  const odds = oddsOf(problem, found, {
-    draws: input.quick ? Math.min(QUICK_DRAWS, input.draws) : input.draws,
-    seed: input.seed,
-    stop: report(0.5, 0.8),
-  });
-  const delays: Delays[] = [];
-  const dated = input.quick ? [] : problem.goals.filter((g) => g.dueMs !== null);
-  dated.forEach((goal, k) => {
-    if (report(0.8, 1)(k, dated.length)) return;
-    const workIds = nextWorks(found, goal.project, steps);
-    if (workIds.length === 0) return;
-    const told = delaysOf(problem, found, goal.project, workIds, {
-      timeZone: input.timeZone,
-      draws: Math.min(DELAY_DRAWS, input.draws),
-      seed: input.seed,
-    });
-    if (told) delays.push(told);
-  });
-  onProgress?.(1);
+  const { seed } = input;
+  const draws = input.quick ? Math.min(QUICK_DRAWS, input.draws) : input.draws;
   return {
-    plan: found,
-    goals: odds.goals.map(({ finishes, ...goal }) => ({
-      ...goal,
-      twenty: Array.from(
-        { length: MOST },
-        (_, k) => finishes[Math.floor(((k + 0.5) / MOST) * finishes.length)] ?? Infinity,
-      ),
-    })),
-    works: odds.works,
-    draws: odds.draws,
-    steps,
-    refused,
-    windows: problem.windows,
-    delays,
+    find: (stop) =>
+      plan(problem, { seed, warm, stop, ...(input.quick ? { rounds: QUICK_ROUNDS } : {}) }),
+    draw: (found, half, stop) =>
+      halfOfDraws(problem, found, half, { draws, seed, ...(stop ? { stop } : {}) }),
+    dated: input.quick
+      ? []
+      : problem.goals.filter((g) => g.dueMs !== null).map(({ project }) => project),
+    delay(found, project) {
+      const workIds = nextWorks(found, project, steps);
+      if (workIds.length === 0) return null;
+      return delaysOf(problem, found, project, workIds, {
+        timeZone: input.timeZone,
+        draws: Math.min(DELAY_DRAWS, input.draws),
+        seed,
+      });
+    },
+    told(found, halves, delays) {
+      const odds = oddsFrom(problem, found, halves);
+      return {
+        plan: found,
+        goals: odds.goals.map(({ finishes, ...goal }) => ({
+          ...goal,
+          twenty: Array.from(
+            { length: MOST },
+            (_, k) => finishes[Math.floor(((k + 0.5) / MOST) * finishes.length)] ?? Infinity,
+          ),
+        })),
+        works: odds.works,
+        draws: odds.draws,
+        steps,
+        refused,
+        windows: problem.windows,
+        delays,
+      };
+    },
   };
+}
+
+/** Somebody else who works at the same studio meanwhile. */
+export interface Second {
+  draw(found: Plan, half: number): Promise<HalfOfDraws>;
+  delay(found: Plan, project: string): Promise<Delays | null>;
+}
+
+/** Where the search, the draws and the delays end, as parts of the whole. */
+const FOUND = 0.5;
+const DRAWN = 0.8;
+
+/**
+ * Plan, odds, and what delay costs, of a studio. The same input gives the same answer, with a second one at work (who
+ * makes half of the draws and every other table of delays) or without.
+ */
+export async function planStudio(
+  input: StudioPlanInput,
+  onProgress?: OnProgress,
+  second?: Second,
+): Promise<StudioPlan> {
+  const job = studioJob(input);
+  let stopped = false;
+  const report =
+    (from: number, to: number): Stop =>
+    (done, all) => {
+      stopped ||= onProgress?.(from + ((to - from) * done) / Math.max(1, all)) ?? false;
+      return stopped;
+    };
+  const found = job.find(report(0, FOUND));
+  const middle = (FOUND + DRAWN) / 2;
+  // What the second one fails at is done here after all.
+  const other = second?.draw(found, 1).catch(() => null);
+  const half = job.draw(found, 0, report(FOUND, middle));
+  const halves = [half, (await other) ?? job.draw(found, 1, report(middle, DRAWN))];
+  const elsewhere = job.dated.map((project, k) =>
+    k % HALVES === 1 ? second?.delay(found, project).catch(() => null) : undefined,
+  );
+  const delays: (Delays | null)[] = [];
+  for (const [k, project] of job.dated.entries()) {
+    if (report(DRAWN, 1)(k, job.dated.length)) break;
+    delays.push((await elsewhere[k]) ?? job.delay(found, project));
+  }
+  onProgress?.(1);
+  return job.told(
+    found,
+    halves,
+    delays.filter((d) => d !== null),
+  );
 }
