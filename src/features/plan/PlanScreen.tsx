@@ -7,12 +7,14 @@ import { usePaintings } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { minusIcon, plusIcon } from '@/ui/desk-icons';
 import { FilmStateKey } from '@/ui/film/StateKey';
+import { SharedTextures } from '@/ui/film/textures';
 import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { StepButton } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { WeeksBand } from '@/ui/time/WeeksBand';
 import { colour, radius, space, WIDE_FROM } from '@/ui/tokens';
+import { useSteady } from '@/ui/useSteady';
 import { PaintingLanes, type Chosen } from './PaintingLanes';
 import { PlanFoot } from './PlanFoot';
 import { PlanPanel } from './PlanPanel';
@@ -166,7 +168,16 @@ function Lanes({ view, wide, chosen, onChoose, held, onHold, replan }: LanesProp
   const router = useRouter();
   const [width, setWidth] = useState(0);
   const labelWidth = wide ? 112 : 84;
-  const sessionAt = (key: string) => view.sessions.find((s) => s.works[0]!.id === key);
+  const worksAt = (key: string) => view.sessions.find((s) => s.works[0]!.id === key)?.works;
+  const openDates = useSteady((id: string) => router.push(`/plan/${id}`));
+  const drop = useSteady((key: string, atMs: number) => {
+    const works = worksAt(key);
+    if (works) replan.drop(works, atMs);
+  });
+  const nudge = useSteady((key: string, by: 1 | -1) => {
+    const works = worksAt(key);
+    if (works) replan.move(works, by);
+  });
   return (
     <View onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
       <View style={{ flexDirection: 'row', marginTop: space.s }}>
@@ -183,19 +194,7 @@ function Lanes({ view, wide, chosen, onChoose, held, onHold, replan }: LanesProp
             sessions={view.bandSessions}
             nowMs={view.nowMs}
             selected={held}
-            {...(wide
-              ? {
-                  onPick: onHold,
-                  onDrop: (key: string, atMs: number) => {
-                    const session = sessionAt(key);
-                    if (session) replan.drop(session.works, atMs);
-                  },
-                  onNudge: (key: string, by: 1 | -1) => {
-                    const session = sessionAt(key);
-                    if (session) replan.move(session.works, by);
-                  },
-                }
-              : {})}
+            {...(wide ? { onPick: onHold, onDrop: drop, onNudge: nudge } : {})}
           />
         ) : null}
       </View>
@@ -205,20 +204,25 @@ function Lanes({ view, wide, chosen, onChoose, held, onHold, replan }: LanesProp
           {sentence}
         </Notice>
       ))}
-      {view.paintings
-        .filter((p) => p.goal || p.lanes.some((l) => l.bands.length > 0))
-        .map((painting) => (
-          <PaintingLanes
-            key={painting.painting.id}
-            view={view}
-            painting={painting}
-            labelWidth={labelWidth}
-            chosen={chosen}
-            onChoose={onChoose}
-            onDates={(id) => router.push(`/plan/${id}`)}
-          />
-        ))}
-      <FilmStateKey />
+      <SharedTextures>
+        {view.paintings
+          .filter((p) => p.goal || p.lanes.some((l) => l.bands.length > 0))
+          .map((painting) => (
+            <PaintingLanes
+              key={painting.painting.id}
+              nowMs={view.nowMs}
+              fromMs={view.fromMs}
+              toMs={view.toMs}
+              sessions={view.sessions}
+              painting={painting}
+              labelWidth={labelWidth}
+              chosen={chosen?.paintingId === painting.painting.id ? chosen.passageId : null}
+              onChoose={onChoose}
+              onDates={openDates}
+            />
+          ))}
+        <FilmStateKey />
+      </SharedTextures>
       <Text size="small" tone="ink2" style={{ marginTop: space.s }}>
         A beginning that fades in: it may be so late, nine times in ten. Dashed: the last safe day
         of the next step.

@@ -1,5 +1,6 @@
 import { format } from 'date-fns/format';
-import { useDeferredValue, useMemo } from 'react';
+import equal from 'fast-deep-equal';
+import { useDeferredValue, useMemo, useRef } from 'react';
 import { constantAir } from '@/core/drying';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import type { Painting, PaintingAssessment } from '@/core/painting';
@@ -82,17 +83,16 @@ const bandOf = (film: LaneFilm, school: Painting['school']): LaneBand => {
   };
 };
 
-/** The columns of the band: light, hours, a label on Mondays (every other one where there are many). */
-export function bandDays(
+/** The columns of the band: light, and a label on Mondays (every other one where there are many). */
+function bandLight(
   fromMs: number,
   toMs: number,
   nowMs: number,
   latitudeDeg: number,
-  windows: StudioPlan['windows'],
   labels: number,
-): BandDay[] {
+): (Omit<BandDay, 'hours'> & { endMs: number })[] {
   const zone = localZone();
-  const out: BandDay[] = [];
+  const out: (Omit<BandDay, 'hours'> & { endMs: number })[] = [];
   let day = dateIn(fromMs, zone);
   let mondays = 0;
   const weeks = (toMs - fromMs) / (7 * DAY_MS);
@@ -106,9 +106,9 @@ export function bandDays(
     const today = nowMs >= start && nowMs < end;
     out.push({
       startMs: start,
+      endMs: end,
       dawnMs: light?.fromMs ?? null,
       duskMs: light?.toMs ?? null,
-      hours: windows.filter((w) => w.fromMs >= start && w.fromMs < end),
       label: today
         ? ''
         : monday && mondays % every === 0
@@ -205,28 +205,71 @@ function paintingView(
   };
 }
 
+/** The last of two that say the same, so that what is drawn from it need not be drawn anew. */
+const kept = <T>(last: T | undefined, next: T): T => (equal(last, next) ? last! : next);
+
+const keptBy = <T>(last: T[] | undefined, next: T[], key: (x: T) => string): T[] => {
+  const known = new Map(last?.map((x) => [key(x), x]));
+  const list = next.map((x) => kept(known.get(key(x)), x));
+  return kept(last, list);
+};
+
+/** The next view with everything in it that has not changed since the last. */
+function settledIn(last: PlanView | null, next: PlanView): PlanView {
+  const before = new Map(last?.paintings.map((p) => [p.painting.id, p]));
+  return {
+    ...next,
+    days: kept(last?.days, next.days),
+    sessions: kept(last?.sessions, next.sessions),
+    bandSessions: keptBy(last?.bandSessions, next.bandSessions, (s) => s.key),
+    paintings: next.paintings.map((p) => {
+      const was = before.get(p.painting.id);
+      return kept(was, {
+        ...p,
+        goal: kept(was?.goal ?? null, p.goal),
+        lanes: keptBy(was?.lanes, p.lanes, (l) => l.passageId),
+      });
+    }),
+  };
+}
+
 /** The plan as it is drawn and said. Null until the first plan is there. */
-export function usePlanView(spanWeeks: number, labels: number): PlanView | null {
+export function usePlanView(weeks: number, labels: number): PlanView | null {
   const nowMs = useNow();
   const paintings = usePaintings();
   const assessments = useAssessments(paintings, nowMs);
   const { climate, air } = useAssessOptions(nowMs);
   const latitudeDeg = useStoreSelector((state) => state.studio.latitudeDeg);
-  // Some dozen lanes are drawn anew with each plan: in slices, so that a tap meanwhile is heard.
-  const plan = useDeferredValue(useStoreSelector((state) => state.planned.plan));
+  // Some dozen lanes are drawn anew with each plan or span: in slices, so that a tap meanwhile is heard.
+  const plan = useDeferredValue(
+    useStoreSelector((state) => state.planned.plan),
+    null,
+  );
+  const spanWeeks = useDeferredValue(weeks);
   const names = useStepNames(plan);
+  const last = useRef<PlanView | null>(null);
+  const { fromMs, toMs } = useMemo(() => {
+    const zone = localZone();
+    const from = momentOf(nextDay(dateIn(nowMs, zone), -BACK_DAYS), 0, zone);
+    return { fromMs: from, toMs: from + spanWeeks * 7 * DAY_MS };
+  }, [nowMs, spanWeeks]);
+  const light = useMemo(
+    () => bandLight(fromMs, toMs, nowMs, latitudeDeg, labels),
+    [fromMs, toMs, nowMs, latitudeDeg, labels],
+  );
   return useMemo(() => {
     if (!plan) return null;
     const zone = localZone();
-    const fromMs = momentOf(nextDay(dateIn(nowMs, zone), -BACK_DAYS), 0, zone);
-    const toMs = fromMs + spanWeeks * 7 * DAY_MS;
     const through = air ?? constantAir(STUDIO_HANDBOOK.constants, climate);
     const { sessions } = plan.plan;
-    return {
+    const next: PlanView = {
       nowMs,
       fromMs,
       toMs,
-      days: bandDays(fromMs, toMs, nowMs, latitudeDeg, plan.windows, labels),
+      days: light.map((day) => ({
+        ...day,
+        hours: plan.windows.filter(({ fromMs: at }) => at >= day.startMs && at < day.endMs),
+      })),
       sessions,
       bandSessions: sessions
         .filter((s) => s.fromMs < toMs)
@@ -249,5 +292,7 @@ export function usePlanView(spanWeeks: number, labels: number): PlanView | null 
       ),
       ...names,
     };
-  }, [plan, nowMs, assessments, climate, air, latitudeDeg, spanWeeks, labels, names]);
+    last.current = settledIn(last.current, next);
+    return last.current;
+  }, [plan, nowMs, assessments, climate, air, fromMs, toMs, light, names]);
 }

@@ -1,37 +1,64 @@
-import { useId } from 'react';
-import { Circle, Defs, Path, Pattern, Rect } from 'react-native-svg';
+import { createContext, memo, useContext, useId, type ReactNode } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, Defs, Path, Pattern, Rect } from 'react-native-svg';
 import { colour } from '../tokens';
 import type { FilmState } from './step';
 
-/** Ids of one drawing's patterns: patterns are looked up in the whole document, so each drawing has its own. */
-export function useTextures(): {
-  id: string;
-  fill: (state: FilmState | 'broken' | 'grain') => string | null;
-} {
+/** Ids of the patterns that many drawings share. */
+const Shared = createContext<string | null>(null);
+
+/** An id that can stand in a url(). */
+export function useOwnId(): string {
   const raw = useId();
-  const id = `t${raw.replace(/[^a-zA-Z0-9]/g, '')}`;
-  return {
-    id,
-    fill: (state) =>
-      state === 'through-dry' || state === 'planned' || state === 'unknown'
-        ? null
-        : `url(#${id}-${state})`,
-  };
+  return `t${raw.replace(/[^a-zA-Z0-9]/g, '')}`;
+}
+
+type Texture = FilmState | 'broken' | 'grain';
+
+/** What to fill with for a state, of the patterns with an id; null where a state has no texture. */
+export const textureOf = (id: string, state: Texture): string | null =>
+  state === 'through-dry' || state === 'planned' || state === 'unknown'
+    ? null
+    : `url(#${id}-${state})`;
+
+/** Ids of a drawing's patterns: they are looked up in the whole document, so each drawing has its own or a shared one. */
+export function useTextures(): { id: string; fill: (state: Texture) => string | null } {
+  const own = useOwnId();
+  const id = useContext(Shared) ?? own;
+  return { id, fill: (state) => textureOf(id, state) };
+}
+
+/** The drawings in it share one set of patterns: where there are dozens, most of what is drawn would be patterns. */
+export function SharedTextures({ children }: { children: ReactNode }) {
+  const id = useOwnId();
+  return (
+    <Shared.Provider value={id}>
+      <View style={{ position: 'absolute' }}>
+        <Svg width={0} height={0} aria-hidden>
+          <Patterns id={id} ink={colour.ink} halo={colour.sheet} />
+        </Svg>
+      </View>
+      {children}
+    </Shared.Provider>
+  );
+}
+
+interface PatternProps {
+  id: string;
+  ink?: string;
+  halo?: string;
+}
+
+/** The patterns of a drawing by itself; nothing where it shares those of others. */
+export function TextureDefs({ id, ink = colour.ink, halo = colour.sheet }: PatternProps) {
+  return useContext(Shared) === id ? null : <Patterns id={id} ink={ink} halo={halo} />;
 }
 
 /**
  * The textures of drying, drawn in `ink` over the colour of the film: open waves, setting sparse dots,
  * tacky dense dots, touch-dry a fine hatch, through-dry plain; broken a counter-hatch in brick.
  */
-export function TextureDefs({
-  id,
-  ink = colour.ink,
-  halo = colour.sheet,
-}: {
-  id: string;
-  ink?: string;
-  halo?: string;
-}) {
+const Patterns = memo(function Patterns({ id, ink, halo }: Required<PatternProps>) {
   return (
     <Defs>
       <Pattern id={`${id}-open`} width={16} height={8} patternUnits="userSpaceOnUse">
@@ -79,7 +106,7 @@ export function TextureDefs({
       </Pattern>
     </Defs>
   );
-}
+});
 
 function Dot({
   x,

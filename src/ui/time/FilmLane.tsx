@@ -1,7 +1,7 @@
-import { Fragment } from 'react';
-import Svg, { Defs, G, Line, LinearGradient, Rect, Stop } from 'react-native-svg';
+import { Fragment, memo } from 'react';
+import Svg, { Defs, G, Line, LinearGradient, Path, Rect, Stop } from 'react-native-svg';
 import type { FilmState } from '../film/step';
-import { TextureDefs, useTextures } from '../film/textures';
+import { TextureDefs, textureOf, useOwnId, useTextures } from '../film/textures';
 import { colour } from '../tokens';
 
 /** A film in a lane: a layer that begins, dries through its states, and stays. */
@@ -57,12 +57,34 @@ const STATES: { state: FilmState; until: (b: LaneBand) => number }[] = [
   { state: 'touch-dry', until: (b) => b.throughMs },
 ];
 
+/** Where a moment lies across the lane, at its edges when it is beyond them; px. */
+const across =
+  ({ width, fromMs, toMs }: Pick<Props, 'width' | 'fromMs' | 'toMs'>) =>
+  (ms: number): number =>
+    Math.min(width, Math.max(0, ((ms - fromMs) / (toMs - fromMs)) * width));
+
+/** Hours as upright strips, in one path: there are some dozen of them in every lane. */
+function hoursPath(
+  lit: Props['lit'],
+  { height, fromMs, toMs }: Pick<Props, 'height' | 'fromMs' | 'toMs'>,
+  x: (ms: number) => number,
+): string {
+  return lit
+    .filter((h) => h.toMs >= fromMs && h.fromMs <= toMs)
+    .map((h) => {
+      const left = x(h.fromMs);
+      const width = Math.max(LIT_LEAST_PX, x(h.toMs) - left);
+      return `M${left} 0h${width}v${height}h${-width}z`;
+    })
+    .join('');
+}
+
 /** The film of one passage as it grows over the weeks; lit hours behind it, now and the date before it. */
 export function FilmLane(props: Props) {
   const { width, height, fromMs, toMs, bands, lit, nowMs, dueMs, safeMs } = props;
-  const { id, fill } = useTextures();
-  const x = (ms: number): number =>
-    Math.min(width, Math.max(0, ((ms - fromMs) / (toMs - fromMs)) * width));
+  const { id } = useTextures();
+  const own = useOwnId();
+  const x = across(props);
   const inside = (ms: number): boolean => ms >= fromMs && ms <= toMs;
   const px = heights(bands, height - GROUND_PX - TOP_PX);
   const tops = px.map((_, i) => height - GROUND_PX - px.slice(0, i + 1).reduce((a, b) => a + b, 0));
@@ -70,29 +92,19 @@ export function FilmLane(props: Props) {
     <Svg width={width} height={height} aria-hidden>
       <TextureDefs id={id} />
       <Rect width={width} height={height} fill={colour.well} fillOpacity={0.45} />
-      {lit.map(({ fromMs: from, toMs: to }) =>
-        to < fromMs || from > toMs ? null : (
-          <Rect
-            key={from}
-            x={x(from)}
-            y={0}
-            width={Math.max(LIT_LEAST_PX, x(to) - x(from))}
-            height={height}
-            fill={colour.sheet}
-          />
-        ),
-      )}
+      <Path d={hoursPath(lit, props, x)} fill={colour.sheet} />
       <Rect y={height - GROUND_PX} width={width} height={GROUND_PX} fill={props.groundColour} />
       {bands.map((band, i) => (
         <LaneBandPart
           key={band.key}
           band={band}
-          id={`${id}-f${i}`}
+          id={`${own}-f${i}`}
+          textures={id}
           y={tops[i]!}
           height={px[i]!}
           width={width}
-          x={x}
-          fill={fill}
+          fromMs={fromMs}
+          toMs={toMs}
         />
       ))}
       <Line
@@ -138,23 +150,26 @@ export function FilmLane(props: Props) {
   );
 }
 
-function LaneBandPart({
+const LaneBandPart = memo(function LaneBandPart({
   band,
   id,
+  textures,
   y,
   height,
   width,
-  x,
-  fill,
+  fromMs,
+  toMs,
 }: {
   band: LaneBand;
   id: string;
+  textures: string;
   y: number;
   height: number;
   width: number;
-  x: (ms: number) => number;
-  fill: (state: FilmState) => string | null;
+  fromMs: number;
+  toMs: number;
 }) {
+  const x = across({ width, fromMs, toMs });
   const start = x(band.laidMs);
   if (start >= width) return null;
   const sure = Math.max(start, x(band.laidByMs));
@@ -184,7 +199,7 @@ function LaneBandPart({
         const to = x(until(band));
         const left = Math.max(from, band.planned ? start + (sure - start) * 0.4 : start);
         from = Math.max(from, to);
-        const texture = fill(state);
+        const texture = textureOf(textures, state);
         return texture && to - left > 1 ? (
           <Rect key={state} x={left} y={y} width={to - left} height={height} fill={texture} />
         ) : (
@@ -203,4 +218,4 @@ function LaneBandPart({
       />
     </G>
   );
-}
+});

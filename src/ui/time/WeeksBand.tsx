@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { memo, useMemo, useRef, useState } from 'react';
 import { PanResponder, StyleSheet, View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { colour, font } from '../tokens';
@@ -45,7 +45,7 @@ const TO_H = 24;
 const LABEL_PX = 20;
 
 /** Weeks of light: a column for each day, dark and daylight, the hours for work, and the sessions lit in them. */
-export function WeeksBand(props: Props) {
+export const WeeksBand = memo(function WeeksBand(props: Props) {
   const { width, height, fromMs, toMs, days, sessions, nowMs } = props;
   const x = (ms: number): number => ((ms - fromMs) / (toMs - fromMs)) * width;
   const y = (ms: number, dayStartMs: number): number =>
@@ -71,21 +71,7 @@ export function WeeksBand(props: Props) {
       <Svg width={width} height={height + LABEL_PX} aria-hidden>
         <Rect width={width} height={height} fill={colour.night} />
         <Path d={daylight(days, x, y, column)} fill={colour.rule} />
-        {days.flatMap((day) =>
-          day.hours.map((h) => {
-            const box = boxOf(h);
-            return (
-              <Rect
-                key={h.fromMs}
-                x={box.left + 0.5}
-                y={box.top}
-                width={Math.max(1, box.width - 1)}
-                height={box.height}
-                fill={colour.wall}
-              />
-            );
-          }),
-        )}
+        <Path d={boxes(days.flatMap((day) => day.hours.map(boxOf)))} fill={colour.wall} />
         <Line x1={0} x2={width} y1={height} y2={height} stroke={colour.ink} strokeWidth={1} />
         {days.map((day) =>
           day.label === '' ? null : (
@@ -130,16 +116,27 @@ export function WeeksBand(props: Props) {
             <SessionChip
               key={s.key}
               session={s}
-              box={boxOf(s)}
+              {...boxOf(s)}
               chosen={props.selected === s.key}
               msPerPx={(toMs - fromMs) / width}
-              {...props}
+              onPick={props.onPick}
+              onDrop={props.onDrop}
+              onNudge={props.onNudge}
             />
           ))
         : null}
     </View>
   );
-}
+});
+
+/** Boxes a pixel apart, in one path. */
+const boxes = (list: { left: number; top: number; width: number; height: number }[]): string =>
+  list
+    .map(({ left, top, width, height }) => {
+      const wide = Math.max(1, width - 1);
+      return `M${left + 0.5} ${top}h${wide}v${height}h${-wide}z`;
+    })
+    .join('');
 
 function daylight(
   days: BandDay[],
@@ -159,9 +156,12 @@ function daylight(
 /** A pointer that moves less than this has only touched. */
 const STILL_PX = 4;
 
-function SessionChip({
+const SessionChip = memo(function SessionChip({
   session,
-  box,
+  left,
+  top,
+  width,
+  height,
   chosen,
   msPerPx,
   onPick,
@@ -169,7 +169,10 @@ function SessionChip({
   onNudge,
 }: {
   session: BandSession;
-  box: { left: number; top: number; width: number; height: number };
+  left: number;
+  top: number;
+  width: number;
+  height: number;
   chosen: boolean;
   msPerPx: number;
 } & Pick<Props, 'onPick' | 'onDrop' | 'onNudge'>) {
@@ -218,10 +221,10 @@ function SessionChip({
       style={[
         styles.chip,
         {
-          left: box.left + dx,
-          top: box.top,
-          width: Math.max(6, box.width - 1),
-          height: Math.max(10, box.height),
+          left: left + dx,
+          top,
+          width: Math.max(6, width - 1),
+          height: Math.max(10, height),
           backgroundColor: session.pinned ? colour.tawny : colour.sheet,
           borderColor: chosen ? colour.tawny : colour.ink,
           borderWidth: chosen ? 3 : 1.5,
@@ -229,7 +232,7 @@ function SessionChip({
       ]}
     />
   );
-}
+});
 
 const styles = StyleSheet.create({
   chip: { position: 'absolute', borderRadius: 2, cursor: 'pointer' },
