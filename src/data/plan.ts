@@ -26,6 +26,9 @@ export const PLAN_ROWS = {
   sittingMinutes: row(120, 'min', JUDGEMENT),
   /** How far ahead is planned. */
   horizonDays: row(364, 'd', JUDGEMENT),
+  /** What a day late costs of a painting that may slip, and of one that comes first, against any other. */
+  maySlipWeight: row(0.3, '1', JUDGEMENT),
+  firstWeight: row(3, '1', JUDGEMENT),
   /** A chance below this is no safe day. */
   safeChance: row(0.9, '1', 'the chance that stands behind a deadline, as elsewhere'),
   /** Where even the first day is not safe: how many points a delay may cost. */

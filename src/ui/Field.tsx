@@ -1,7 +1,37 @@
-import { View, type KeyboardTypeOptions } from 'react-native';
+import { StyleSheet, View, type KeyboardTypeOptions, type TextInputProps } from 'react-native';
 import Input from '@rneui/themed/dist/Input';
 import { Text } from './Text';
 import { space } from './tokens';
+
+/** React Native's text input knows no days; on the web the browser has a field for them, with its calendar. */
+const dated = (type: string) =>
+  function DatedInput(props: TextInputProps & { ref?: React.Ref<HTMLInputElement> }) {
+    const { value, onChangeText, style, ref } = props;
+    return (
+      <input
+        type={type}
+        ref={ref}
+        aria-label={props['aria-label']}
+        value={value}
+        onChange={(event) => onChangeText?.(event.target.value)}
+        style={{ ...BARE, ...css(style) }}
+      />
+    );
+  };
+/** The frame is drawn round it. */
+const BARE = { border: 'none', background: 'transparent', padding: 0, outlineOffset: 4 } as const;
+/** Styles of React Native as CSS: a line height without a unit would be a multiple of the letters there. */
+function css(style: TextInputProps['style']): React.CSSProperties {
+  const { lineHeight, ...same } = StyleSheet.flatten(style);
+  return {
+    ...(same as React.CSSProperties),
+    ...(lineHeight ? { lineHeight: `${lineHeight}px` } : {}),
+  };
+}
+const DATED = {
+  date: dated('date'),
+  'datetime-local': dated('datetime-local'),
+};
 
 interface Props {
   label: string;
@@ -14,8 +44,8 @@ interface Props {
   placeholder?: string;
   keyboard?: KeyboardTypeOptions;
   unit?: string;
-  /** web input type, e.g. "date" or "datetime-local" */
-  inputType?: string;
+  /** A day or a moment: the browser's own field for it, with its calendar. */
+  inputType?: keyof typeof DATED | undefined;
   testID?: string;
 }
 
@@ -49,7 +79,7 @@ export function Field({
         {...(placeholder ? { placeholder } : {})}
         {...(keyboard ? { keyboardType: keyboard } : {})}
         {...(unit ? { rightIcon: <Text tone="ink2">{unit}</Text> } : {})}
-        {...(inputType ? { type: inputType } : {})}
+        {...(inputType ? { InputComponent: DATED[inputType] } : {})}
         {...(testID ? { testID } : {})}
         // A browser's own field does not go below some twenty letters unless it is told that it may.
         inputStyle={{ minWidth: 0, width: '100%' }}

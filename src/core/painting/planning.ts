@@ -15,6 +15,10 @@ export const WAIT_CHANCES = [0.5, 0.75, 0.9] as const;
 export const EDGE_INTENTS = ['lost', 'soft', 'crisp', 'overlapping'] as const;
 export type EdgeIntent = (typeof EDGE_INTENTS)[number];
 
+/** Which painting gives way to which where the hours do not do for all. */
+export const IMPORTANCES = ['may-slip', 'usual', 'first'] as const;
+export type Importance = (typeof IMPORTANCES)[number];
+
 const id = z.string().min(1).max(80);
 
 export const edgeSchema = z.object({ between: z.tuple([id, id]), intent: z.enum(EDGE_INTENTS) });
@@ -26,6 +30,7 @@ export const planningSchema = z.object({
     .datetime({ error: 'Must be a date and time such as 2026-03-12T17:00:00.000Z.' })
     .nullable(),
   milestone: z.enum(MILESTONES),
+  importance: z.enum(IMPORTANCES),
   stage: z.enum(WAIT_STAGES),
   chance: z.union(
     WAIT_CHANCES.map((c) => z.literal(c)),
@@ -40,6 +45,7 @@ export type Planning = z.infer<typeof planningSchema>;
 export const USUAL_PLANNING: Planning = {
   dueAt: null,
   milestone: 'touch-dry',
+  importance: 'usual',
   stage: 'touch-dry',
   chance: 0.75,
   edges: [],

@@ -142,10 +142,13 @@ export class Player {
         if (from < 0) dose -= lag.had;
         else {
           const moment = this.endAt[from * BATCH + d]!;
-          const at = row + (moment >> WINDOW_BITS);
-          dose += open[at]! + perTick[at]! * (moment & TICK_MASK);
+          const w = moment >> WINDOW_BITS;
+          dose =
+            w === this.windows
+              ? Infinity
+              : dose + open[row + w]! + perTick[row + w]! * (moment & TICK_MASK);
         }
-        const ms = table.timeOf(dose);
+        const ms = dose === Infinity ? Infinity : table.timeOf(dose);
         if (ms > out[d]!) out[d] = ms;
       }
     }

@@ -2,7 +2,7 @@ import { STUDIO_HANDBOOK } from '../handbook';
 import { DAY_MS } from '../drying';
 import { plan, type PlanProblem, type SharedLogNormal } from '.';
 import { WALL_CLOCK } from './dose-table';
-import { oddsOf, told } from './odds';
+import { halfOfDraws, oddsFrom, oddsOf, told } from './odds';
 
 /**
  * The reference is not a simulation: densities of log-normal waits on a fine grid, convolved by direct summation; with
@@ -180,5 +180,35 @@ test('quantiles and the chance of a list of finishes', () => {
     p50Ms: day(6),
     p90Ms: day(10),
     slackDays: 1,
+  });
+});
+
+describe('the draws of a plan', () => {
+  test('the halves of one seed are not the same draws, and make the whole together', () => {
+    const problem = chain(CHAIN, 0.35, 10);
+    const made = plan(problem, { rounds: 0 });
+    const options = { draws: 1001, seed: 3 };
+    const halves = [0, 1].map((half) => halfOfDraws(problem, made, half, options));
+    expect(halves.map((h) => h.draws)).toEqual([501, 500]);
+    expect(halves[0]!.finishes[0]!.slice(0, 500)).not.toEqual(halves[1]!.finishes[0]);
+    const whole = oddsOf(problem, made, options);
+    expect(whole).toEqual(oddsFrom(problem, made, halves));
+    expect(whole.draws).toBe(1001);
+    expect([...whole.goals[0]!.finishes]).toEqual(
+      halves.flatMap((h) => [...h.finishes[0]!]).sort((a, b) => a - b),
+    );
+  });
+
+  test('what has no place in the plan is never done, nor what ends with it', () => {
+    const problem = chain(CHAIN, 0, 10);
+    const made = plan(problem, { rounds: 0 });
+    const without = {
+      ...made,
+      sessions: made.sessions
+        .map((s) => ({ ...s, works: s.works.filter((w) => w.id !== problem.works.at(-1)!.id) }))
+        .filter((s) => s.works.length > 0),
+    };
+    const goal = oddsOf(problem, without, { draws: 200, seed: 1 }).goals[0]!;
+    expect(goal).toMatchObject({ chance: 0, p50Ms: Infinity });
   });
 });

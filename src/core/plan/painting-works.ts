@@ -8,7 +8,7 @@ import {
   type PaintingAssessment,
 } from '../painting/layer';
 import { DEADLINE_QUANTILE } from '../painting/pair';
-import type { Milestone } from '../painting/planning';
+import type { Importance, Milestone } from '../painting/planning';
 import { stops } from '../rules';
 import type { Films } from './plan-films';
 import type { Lag, LagStage, PlanGoal, PlanWork, Wet, WorkWindow } from './problem';
@@ -40,6 +40,11 @@ function stageFor(step: Step, painting: PaintingAssessment['painting']): LagStag
   return planningOf(painting).stage;
 }
 
+const WEIGHT: Record<Importance, number> = {
+  'may-slip': PLAN_ODDS.maySlipWeight,
+  usual: 1,
+  first: PLAN_ODDS.firstWeight,
+};
 const MILESTONE_STAGE: Record<Milestone, LagStage> = {
   'touch-dry': 'touch-dry',
   travel: 'travel',
@@ -295,7 +300,7 @@ export class PaintingWorks {
     return {
       project: this.painting.id,
       dueMs: dueAt === null ? null : Date.parse(dueAt),
-      weight: 1,
+      weight: WEIGHT[this.planning.importance],
       ends,
     };
   }

@@ -210,6 +210,30 @@ describe('edges', () => {
   });
 });
 
+test('where the hours do not do for both, the painting that comes first is done first', async () => {
+  const due = new Date(NOW_MS + 4 * DAY).toISOString();
+  const one = (id: string, importance: Planning['importance']): Painting => ({
+    ...planned(
+      [
+        { role: 'tone', minutes: 110 },
+        { role: 'glaze', minutes: 110 },
+      ],
+      {
+        dueAt: due,
+        importance,
+      },
+    ),
+    id,
+  });
+  const finishes = async (a: Planning['importance'], b: Planning['importance']) => {
+    const made = await planStudio(studio([one('a', a), one('b', b)], { draws: 100 }));
+    const of = (id: string) => made.plan.goals.find((g) => g.project === id)!.finishMs;
+    return of('a') - of('b');
+  };
+  expect(await finishes('first', 'may-slip')).toBeLessThan(0);
+  expect(await finishes('may-slip', 'first')).toBeGreaterThan(0);
+});
+
 test('the spread of a film, shared and own together, is the spread that its windows tell', () => {
   const painting = planned([{ role: 'tone' }, { role: 'glaze' }]);
   const assessment = assessPainting(painting, optionsAt());

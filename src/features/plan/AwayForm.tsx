@@ -1,21 +1,21 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { EXCEPTIONS, exceptionSchema, type CalendarException } from '@/core/plan/hours';
+import { EXCEPTIONS, exceptionSchema, type CalendarException, type Hours } from '@/core/plan/hours';
 import { issuesOf } from '@/core/issues';
 import { making, nowMs } from '@/store/clock';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
-import { Text } from '@/ui/Text';
 import { dayInput } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
+import { HoursFields } from './HoursFields';
 
 const KINDS = [
   { key: 'away' as const, name: 'away' },
   { key: 'ill' as const, name: 'ill' },
   { key: 'extra' as const, name: 'extra day' },
 ];
-const EXTRA_HOURS = { from: 10 * 60, to: 14 * 60 };
+export const EXTRA_HOURS: Hours = { from: 10 * 60, to: 14 * 60 };
 const DAY_MS = 86_400_000;
 
 /** Days on which the week does not hold. */
@@ -31,6 +31,7 @@ export function AwayForm({
   const [kind, setKind] = useState<CalendarException['kind']>(kinds[0]!);
   const [from, setFrom] = useState(dayInput(nowMs() + DAY_MS));
   const [to, setTo] = useState(dayInput(nowMs() + 14 * DAY_MS));
+  const [hours, setHours] = useState(EXTRA_HOURS);
   const [error, setError] = useState('');
   const done = () => {
     const parsed = exceptionSchema.safeParse({
@@ -38,7 +39,7 @@ export function AwayForm({
       kind,
       from,
       to: kind === 'extra' ? from : to,
-      hours: kind === 'extra' ? EXTRA_HOURS : null,
+      hours: kind === 'extra' ? hours : null,
     });
     if (!parsed.success) return setError(issuesOf(parsed.error)[0]!.message);
     setError('');
@@ -67,9 +68,9 @@ export function AwayForm({
         )}
       </View>
       {kind === 'extra' ? (
-        <Text size="small" tone="ink2">
-          From 10:00 to 14:00.
-        </Text>
+        <View style={{ flexDirection: 'row', gap: space.m }}>
+          <HoursFields day="Extra day" hours={hours} onChange={setHours} />
+        </View>
       ) : null}
       <Action title={title} onPress={done} />
     </View>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import {
   EDGE_INTENTS,
+  IMPORTANCES,
   MILESTONES,
   USUAL_PLANNING,
   WAIT_STAGES,
@@ -31,6 +32,11 @@ const STAGE_WORDS = {
   'touch-dry': 'touch-dry',
   recoat: 'past touch-dry',
   'through-dry': 'dry through',
+} as const;
+const IMPORTANCE_WORDS = {
+  'may-slip': 'this one may slip',
+  usual: 'as the others',
+  first: 'this one first',
 } as const;
 const CHANCES = [
   { key: '0.5', name: 'even odds' },
@@ -73,6 +79,12 @@ function Dates({ painting }: { painting: Painting }) {
   return (
     <View style={{ gap: space.xl }}>
       <DueDate planning={planning} set={set} />
+      <Choice
+        label="Where the hours do not do for all paintings"
+        options={IMPORTANCES.map((key) => ({ key, name: IMPORTANCE_WORDS[key] }))}
+        value={planning.importance}
+        onChange={(importance) => set({ importance })}
+      />
       <View>
         <Heading>Between coats</Heading>
         <Choice

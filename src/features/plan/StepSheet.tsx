@@ -12,9 +12,8 @@ import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
-import { shortTime } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
-import { hours } from './plan-words';
+import { dayWord, hours } from './plan-words';
 import type { PlanView } from './usePlanView';
 import type { Replan } from './useReplan';
 
@@ -34,15 +33,17 @@ export function StepSheet({ view, works, replan, onClose }: Props) {
   const waiting = waits.some((w) => ids.includes(w.id));
   const first = works[0];
   const step = works.length === 1 && first ? view.stepOf(first.id) : null;
+  const titleOf = (id: string): string =>
+    view.paintings.find((p) => p.painting.id === id)?.painting.title ?? '';
   if (!first) return null;
   return (
     <Sheet name="Move it" onClose={onClose}>
       <View style={{ gap: space.m }}>
         <Heading>
-          {`${shortTime(first.startMs, view.nowMs)}, ${hours(first.startMs, works.at(-1)!.endMs)}`}
+          {`${dayWord(first.startMs, view.nowMs)}, ${hours(first.startMs, works.at(-1)!.endMs)}`}
         </Heading>
         {works.map((w) => (
-          <Text key={w.id}>{view.nameOf(w.id)}</Text>
+          <Text key={w.id}>{`${view.nameOf(w.id)}, ${titleOf(w.project)}`}</Text>
         ))}
         <View style={{ flexDirection: 'row', gap: space.s }}>
           <Action title="Earlier" style={{ flex: 1 }} onPress={() => replan.move(works, -1)} />

@@ -1,18 +1,16 @@
-import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { issuesOf } from '@/core/issues';
-import { hoursSchema, type Hours } from '@/core/plan/hours';
+import { type Hours } from '@/core/plan/hours';
 import { changedRecord } from '@/core/plan/record';
 import { changePlan } from '@/store/actions';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { planRecordOf } from '@/store/plan';
 import { Action } from '@/ui/Action';
-import { Field } from '@/ui/Field';
 import { TakeOut } from '@/ui/TakeOut';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { colour, space } from '@/ui/tokens';
-import { clockOf, minutesOfClock, WEEKDAYS } from './clock-text';
+import { clockOf, WEEKDAYS } from './clock-text';
+import { HoursFields } from './HoursFields';
 
 const NEW_HOURS: Hours = { from: 18 * 60, to: 20 * 60 };
 
@@ -89,29 +87,10 @@ function HoursRow({
   hours: Hours;
   onChange: (hours: Hours | null) => void;
 }) {
-  const [from, setFrom] = useState(clockOf(hours.from));
-  const [to, setTo] = useState(clockOf(hours.to));
-  const [error, setError] = useState('');
-  const keep = () => {
-    const [a, b] = [minutesOfClock(from), minutesOfClock(to)];
-    const parsed = hoursSchema.safeParse({ from: a, to: b });
-    if (a === null || b === null) return setError('Give times such as 18:30.');
-    if (!parsed.success) return setError(issuesOf(parsed.error)[0]!.message);
-    setError('');
-    if (a !== hours.from || b !== hours.to) onChange(parsed.data);
-  };
   return (
     <View style={{ flexDirection: 'row', gap: space.s, alignItems: 'flex-start' }}>
-      <Field
-        label="from"
-        spoken={`${name} from`}
-        value={from}
-        onChangeText={setFrom}
-        onBlur={keep}
-        error={error || undefined}
-      />
-      <Field label="to" spoken={`${name} to`} value={to} onChangeText={setTo} onBlur={keep} />
-      <TakeOut name={`${name} ${from}`} onPress={() => onChange(null)} />
+      <HoursFields day={name} hours={hours} onChange={onChange} />
+      <TakeOut name={`${name} ${clockOf(hours.from)}`} onPress={() => onChange(null)} />
     </View>
   );
 }

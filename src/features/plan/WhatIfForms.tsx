@@ -7,8 +7,9 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
-import { AwayForm } from './AwayForm';
+import { AwayForm, EXTRA_HOURS } from './AwayForm';
 import { WEEKDAYS } from './clock-text';
+import { HoursFields } from './HoursFields';
 
 const DEGREES = [
   { key: '2', name: '2 °C' },
@@ -16,7 +17,6 @@ const DEGREES = [
   { key: '6', name: '6 °C' },
   { key: '-4', name: '4 °C colder' },
 ];
-const MORNING = { from: 10 * 60, to: 14 * 60 };
 
 /** What is asked of each kind of change. */
 export function ChangeForm({
@@ -41,6 +41,7 @@ export function ChangeForm({
 
 function AlsoForm({ onAdd }: { onAdd: (change: WhatIf) => void }) {
   const [day, setDay] = useState('5');
+  const [hours, setHours] = useState(EXTRA_HOURS);
   return (
     <View style={{ gap: space.s }}>
       <Choice
@@ -49,13 +50,10 @@ function AlsoForm({ onAdd }: { onAdd: (change: WhatIf) => void }) {
         value={day}
         onChange={setDay}
       />
-      <Text size="small" tone="ink2">
-        From 10:00 to 14:00.
-      </Text>
-      <Action
-        title="Try it"
-        onPress={() => onAdd({ kind: 'also', weekday: Number(day), hours: MORNING })}
-      />
+      <View style={{ flexDirection: 'row', gap: space.m }}>
+        <HoursFields day={WEEKDAYS[Number(day)]!} hours={hours} onChange={setHours} />
+      </View>
+      <Action title="Try it" onPress={() => onAdd({ kind: 'also', weekday: Number(day), hours })} />
     </View>
   );
 }

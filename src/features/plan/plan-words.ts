@@ -55,8 +55,8 @@ export function minutesWord(minutes: number): string {
 export const HELD_WORDS: Record<Held, string> = {
   start: 'can begin at once',
   wait: 'waits until what lies below is dry',
-  hours: 'is dry before; waits for your next hours',
-  painter: 'is dry before; your hours are full',
+  hours: 'could begin before; waits for your next hours',
+  painter: 'could begin before; other work fills the hours',
 };
 
 /** What became impossible, in a sentence. @param nameOf a work by its id, e.g. "Glaze on the wall" */
