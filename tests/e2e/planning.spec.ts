@@ -295,3 +295,31 @@ test('a week is looked back on', async ({ page, viewport }) => {
   await expect(page.getByText('Tone the loft before Friday')).toBeVisible();
   await expect(page.getByText('From 16 Feb 2026')).toBeVisible();
 });
+
+test('two fingers change the weeks in sight, and so do buttons', async ({ page, viewport }) => {
+  test.skip(viewport!.width > 900, 'For the hand that holds the phone.');
+  await page.goto('/');
+  await page.getByRole('button', { name: 'Open the demo studio' }).click();
+  await openPlace(page, 'Plan');
+  await expect(page.getByText('five weeks')).toBeVisible();
+  await expect(page.getByText('Settled.')).toBeVisible();
+  const touch = await page.context().newCDPSession(page);
+  const fingers = (type: 'touchStart' | 'touchMove' | 'touchEnd', apart: number) =>
+    touch.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints:
+        type === 'touchEnd' ? [] : [-1, 1].map((side) => ({ x: 195 + (side * apart) / 2, y: 480 })),
+    });
+  await fingers('touchStart', 80);
+  await fingers('touchMove', 100);
+  await fingers('touchMove', 150);
+  await expect(page.getByText('two weeks')).toBeVisible();
+  await fingers('touchEnd', 0);
+  await page.getByRole('button', { name: 'More weeks' }).click();
+  await page.getByRole('button', { name: 'More weeks' }).click();
+  await expect(page.getByText('ten weeks')).toBeVisible();
+  await fingers('touchStart', 150);
+  await fingers('touchMove', 120);
+  await fingers('touchMove', 70);
+  await expect(page.getByText('half a year')).toBeVisible();
+});

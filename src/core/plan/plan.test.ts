@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { DAY_MS } from '../drying';
-import { instance, SMALL, type InstanceShape } from '../testing/plan-instances';
+import { instance, LARGE, SMALL, type InstanceShape } from '../testing/plan-instances';
 import { plan, type Plan, type PlanProblem, type PlanWork } from '.';
 import { closesAt, compile, readyAt } from './compile';
 import { WALL_CLOCK } from './dose-table';
@@ -224,6 +224,18 @@ describe('of any problem', () => {
         holds(problem, plan(problem, { seed, rounds: 150 }));
       }),
       { numRuns: 40, seed: 20261125 },
+    );
+  });
+
+  test('and of a studio so full that works change places', () => {
+    fc.assert(
+      fc.property(seeds, (seed) => {
+        const problem = instance(seed, { ...LARGE, paintings: 8, days: 90 });
+        const settled = plan(problem, { seed, rounds: 120 });
+        holds(problem, settled);
+        expect(settled.objective).toBeLessThan(settled.firstObjective);
+      }),
+      { numRuns: 4, seed: 20261126 },
     );
   });
 

@@ -1,5 +1,6 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { colour } from '../tokens';
+import { SharedTextures } from '../film/textures';
 import { FilmLane, type LaneBand } from './FilmLane';
 import { TwentyDots } from './TwentyDots';
 import { WeeksBand } from './WeeksBand';
@@ -60,6 +61,40 @@ describe('a lane of film', () => {
     const planned = lane([band({ planned: true, laidByMs: at(3) })]);
     expect(planned.querySelector('linearGradient')).not.toBeNull();
     expect(planned.querySelector('line[stroke-dasharray]')).not.toBeNull();
+  });
+
+  test('lanes that share their textures draw them once, and each fades in by itself', () => {
+    const planned = band({ planned: true, laidByMs: at(3) });
+    const props = {
+      width: 100,
+      height: 48,
+      fromMs: at(0),
+      toMs: at(10),
+      groundColour: '#EEEEEE',
+      bands: [planned],
+      lit: [],
+      nowMs: at(3),
+      dueMs: null,
+      safeMs: null,
+    };
+    const { container } = render(
+      <SharedTextures>
+        <FilmLane {...props} />
+        <FilmLane {...props} />
+      </SharedTextures>,
+    );
+    expect(container.querySelectorAll('pattern[id$="-tacky"]')).toHaveLength(1);
+    const pattern = container.querySelector('pattern[id$="-tacky"]')!.id;
+    expect(container.querySelectorAll(`rect[fill="url(#${pattern})"]`)).toHaveLength(2);
+    const fades = [...container.querySelectorAll('linearGradient')].map((g) => g.id);
+    expect(new Set(fades).size).toBe(2);
+  });
+
+  test('hours are lit in one path, those out of sight not at all', () => {
+    const hours = [2, 4, 30].map((d) => ({ fromMs: at(d), toMs: at(d + 0.5) }));
+    const path = lane([], { lit: hours }).querySelector(`path[fill="${colour.sheet}"]`)!;
+    expect(path.getAttribute('d')!.match(/M/g)).toHaveLength(2);
+    expect(path.getAttribute('d')).toMatch(/^M20 0h5v48/);
   });
 
   test('the date is brick, the last safe day dashed; what is out of sight is not drawn', () => {
