@@ -28,7 +28,7 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'Europe/Berlin',
     launchOptions: {
-      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium-headless-shell',
       args: [
         '--no-sandbox',
         '--disable-gpu',

@@ -84,6 +84,8 @@ export function ensureBuilt() {
   return built;
 }
 
+/** Chromium without a window of its own: the same pages in three fifths of the time. */
+const SHELL = '/usr/bin/chromium-headless-shell';
 const CHROMIUMS = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
 
 /** Path of a Chromium, installed by apt-get where that is possible. */
@@ -91,18 +93,20 @@ export function ensureChromium() {
   const named = process.env.CHROMIUM_PATH;
   if (named)
     return existsSync(named) ? named : fail(`CHROMIUM_PATH is "${named}", where there is nothing.`);
-  const found = () => CHROMIUMS.find((file) => existsSync(file));
-  if (found()) return found();
+  if (existsSync(SHELL)) return SHELL;
   console.log('Installing Chromium …');
   const sudo = process.getuid?.() === 0 ? [] : ['sudo', '-n'];
-  const apt = (...args) =>
-    run(
-      ...[...sudo, 'apt-get', ...args].reduce(
-        ([first, rest], x) => (first ? [first, [...rest, x]] : [x, rest]),
-        [null, []],
-      ),
-    );
-  if (apt('update') && apt('install', '-y', 'chromium') && found()) return found();
+  const apt = (...args) => {
+    const [command, ...rest] = [...sudo, 'apt-get', ...args];
+    return run(command, rest);
+  };
+  const updated = apt('update');
+  if (updated && apt('install', '-y', 'chromium-headless-shell') && existsSync(SHELL)) return SHELL;
+  const found = () => CHROMIUMS.find((file) => existsSync(file));
+  if (found() || (updated && apt('install', '-y', 'chromium'))) {
+    const path = found();
+    if (path) return path;
+  }
   return fail(
     'The browser tests need Chromium, and apt-get could not install it. Install it and set CHROMIUM_PATH to it.',
   );
