@@ -1,11 +1,9 @@
-import { format } from 'date-fns/format';
-import equal from 'fast-deep-equal';
 import { useDeferredValue, useMemo, useRef } from 'react';
 import { constantAir } from '@/core/drying';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import type { Painting, PaintingAssessment } from '@/core/painting';
 import { USUAL_PLANNING, type Milestone } from '@/core/painting/planning';
-import { dateIn, daylightOf, momentOf, nextDay } from '@/core/plan/calendar';
+import { dateIn, momentOf, nextDay } from '@/core/plan/calendar';
 import type { Delays } from '@/core/plan/delays';
 import { laneOf, type LaneFilm } from '@/core/plan/lanes';
 import type { PlannedSession } from '@/core/plan';
@@ -23,6 +21,8 @@ import {
 import type { LaneBand } from '@/ui/time/FilmLane';
 import type { BandDay, BandSession } from '@/ui/time/WeeksBand';
 import { dayWord, hours, impossibleWords, refusedWords } from './plan-words';
+import { bandLight } from './band-light';
+import { settledIn } from './settled-in';
 import { localZone } from './usePlanRequest';
 
 const DAY_MS = 86_400_000;
@@ -82,44 +82,6 @@ const bandOf = (film: LaneFilm, school: Painting['school']): LaneBand => {
     throughMs: film.throughMs,
   };
 };
-
-/** The columns of the band: light, and a label on Mondays (every other one where there are many). */
-function bandLight(
-  fromMs: number,
-  toMs: number,
-  nowMs: number,
-  latitudeDeg: number,
-  labels: number,
-): (Omit<BandDay, 'hours'> & { endMs: number })[] {
-  const zone = localZone();
-  const out: (Omit<BandDay, 'hours'> & { endMs: number })[] = [];
-  let day = dateIn(fromMs, zone);
-  let mondays = 0;
-  const weeks = (toMs - fromMs) / (7 * DAY_MS);
-  const every = Math.max(1, Math.ceil(weeks / labels));
-  for (let start = momentOf(day, 0, zone); start < toMs;) {
-    const next = nextDay(day, 1);
-    const end = momentOf(next, 0, zone);
-    const light = daylightOf(day, zone, latitudeDeg);
-    const monday = new Date(start).getDay() === 1;
-    if (monday) mondays += 1;
-    const today = nowMs >= start && nowMs < end;
-    out.push({
-      startMs: start,
-      endMs: end,
-      dawnMs: light?.fromMs ?? null,
-      duskMs: light?.toMs ?? null,
-      label: today
-        ? ''
-        : monday && mondays % every === 0
-          ? format(start, new Date(start).getDate() <= 7 ? 'd MMM' : 'd')
-          : '',
-    });
-    day = next;
-    start = end;
-  }
-  return out;
-}
 
 const stepName = (step: Step, painting: Painting | undefined): string => {
   const all = painting && step.passageIds.length === painting.passages.length;
@@ -201,34 +163,6 @@ function paintingView(
           endMs: endOf(step),
         },
       };
-    }),
-  };
-}
-
-/** The last of two that say the same, so that what is drawn from it need not be drawn anew. */
-const kept = <T>(last: T | undefined, next: T): T => (equal(last, next) ? last! : next);
-
-const keptBy = <T>(last: T[] | undefined, next: T[], key: (x: T) => string): T[] => {
-  const known = new Map(last?.map((x) => [key(x), x]));
-  const list = next.map((x) => kept(known.get(key(x)), x));
-  return kept(last, list);
-};
-
-/** The next view with everything in it that has not changed since the last. */
-function settledIn(last: PlanView | null, next: PlanView): PlanView {
-  const before = new Map(last?.paintings.map((p) => [p.painting.id, p]));
-  return {
-    ...next,
-    days: kept(last?.days, next.days),
-    sessions: kept(last?.sessions, next.sessions),
-    bandSessions: keptBy(last?.bandSessions, next.bandSessions, (s) => s.key),
-    paintings: next.paintings.map((p) => {
-      const was = before.get(p.painting.id);
-      return kept(was, {
-        ...p,
-        goal: kept(was?.goal ?? null, p.goal),
-        lanes: keptBy(was?.lanes, p.lanes, (l) => l.passageId),
-      });
     }),
   };
 }

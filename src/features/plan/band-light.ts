@@ -1,0 +1,44 @@
+import { format } from 'date-fns/format';
+import { dateIn, daylightOf, momentOf, nextDay } from '@/core/plan/calendar';
+import type { BandDay } from '@/ui/time/WeeksBand';
+import { localZone } from './usePlanRequest';
+
+const DAY_MS = 86_400_000;
+
+/** The columns of the band: light, and a label on Mondays (every other one where there are many). */
+export function bandLight(
+  fromMs: number,
+  toMs: number,
+  nowMs: number,
+  latitudeDeg: number,
+  labels: number,
+): (Omit<BandDay, 'hours'> & { endMs: number })[] {
+  const zone = localZone();
+  const out: (Omit<BandDay, 'hours'> & { endMs: number })[] = [];
+  let day = dateIn(fromMs, zone);
+  let mondays = 0;
+  const weeks = (toMs - fromMs) / (7 * DAY_MS);
+  const every = Math.max(1, Math.ceil(weeks / labels));
+  for (let start = momentOf(day, 0, zone); start < toMs;) {
+    const next = nextDay(day, 1);
+    const end = momentOf(next, 0, zone);
+    const light = daylightOf(day, zone, latitudeDeg);
+    const monday = new Date(start).getDay() === 1;
+    if (monday) mondays += 1;
+    const today = nowMs >= start && nowMs < end;
+    out.push({
+      startMs: start,
+      endMs: end,
+      dawnMs: light?.fromMs ?? null,
+      duskMs: light?.toMs ?? null,
+      label: today
+        ? ''
+        : monday && mondays % every === 0
+          ? format(start, new Date(start).getDate() <= 7 ? 'd MMM' : 'd')
+          : '',
+    });
+    day = next;
+    start = end;
+  }
+  return out;
+}
