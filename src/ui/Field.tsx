@@ -6,7 +6,7 @@ import { space } from './tokens';
 /** React Native's text input knows no days; on the web the browser has a field for them, with its calendar. */
 const dated = (type: string) =>
   function DatedInput(props: TextInputProps & { ref?: React.Ref<HTMLInputElement> }) {
-    const { value, onChangeText, style, ref } = props;
+    const { value, onChangeText, onBlur, style, ref } = props;
     return (
       <input
         type={type}
@@ -14,6 +14,7 @@ const dated = (type: string) =>
         aria-label={props['aria-label']}
         value={value}
         onChange={(event) => onChangeText?.(event.target.value)}
+        onBlur={() => (onBlur as (() => void) | undefined)?.()}
         style={{ ...BARE, ...css(style) }}
       />
     );

@@ -42,3 +42,18 @@ test('its letters are as high as those around it', () => {
   // Without a unit it would be a multiple of the letters.
   expect(screen.getByLabelText('Due').style.lineHeight).toMatch(/^$|px$/);
 });
+
+test('it is said when the field is left: some keep what was typed only then', () => {
+  const onBlur = jest.fn();
+  render(
+    <Field
+      label="Begun"
+      inputType="datetime-local"
+      value="2026-02-17T10:00"
+      onChangeText={() => undefined}
+      onBlur={onBlur}
+    />,
+  );
+  fireEvent.blur(screen.getByLabelText('Begun'));
+  expect(onBlur).toHaveBeenCalledTimes(1);
+});

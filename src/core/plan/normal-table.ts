@@ -11,8 +11,8 @@ function once<T>(make: () => T): () => T {
 }
 
 /**
- * Standard normal values at the middles of 4096 equal chances, their variance made 1: drawing one of them at random
- * is a normal draw to three digits (its extreme is 3.7), much cheaper than transforming uniform numbers, and the
+ * Standard normal values at the middles of 1024 equal chances, their variance made 1: drawing one of them at random
+ * is a normal draw to three digits (its extreme is 3.3), much cheaper than transforming uniform numbers, and the
  * table stays in the nearest memory.
  */
 export const NORMALS = once(() => {
@@ -39,7 +39,7 @@ export function spreadTable(s: number): Float32Array {
 }
 
 /**
- * Fills a list (of even length) with random places in the table of normals, two from each random number. The parts of
+ * Fills a list (its length a multiple of three) with random places in the table of normals, three from each number. The parts of
  * one seed are stretches of the same sequence, 2^64 numbers apart.
  */
 export function placesOf(seed: number, part: number): (out: Int32Array) => void {

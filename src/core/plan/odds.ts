@@ -8,7 +8,7 @@ import type { Plan } from './result';
 export interface OddsOptions {
   draws: number;
   seed: number;
-  /** Asked after every thousand draws; true ends it with what there is. */
+  /** Asked about every thousand draws of a half; true ends that half with what there is. */
   stop?(done: number, draws: number): boolean;
 }
 
@@ -42,7 +42,7 @@ export interface Odds {
 
 /** Draws by which the days of single works are told: one in a hundred is enough there. */
 const WORK_DRAWS = 2048;
-const SEE_EVERY = 16;
+const SEE_EVERY = 4;
 /** The draws are made in so many halves, each with its own numbers, so that they come out the same wherever they are made. */
 export const HALVES = 2;
 
