@@ -1,1 +1,1 @@
-export { ClimateScreen as default } from '@/features/desk';
+export { ClimateScreen as default } from '@/features/lazy';

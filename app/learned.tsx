@@ -1,1 +1,1 @@
-export { LearnedScreen as default } from '@/features/desk';
+export { LearnedScreen as default } from '@/features/lazy';

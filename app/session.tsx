@@ -1,1 +1,1 @@
-export { SessionScreen as default } from '@/features/desk';
+export { SessionScreen as default } from '@/features/lazy';

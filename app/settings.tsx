@@ -1,1 +1,1 @@
-export { SettingsScreen as default } from '@/features/desk';
+export { SettingsScreen as default } from '@/features/lazy';

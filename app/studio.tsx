@@ -1,1 +1,1 @@
-export { StudioScreen as default } from '@/features/desk';
+export { StudioScreen as default } from '@/features/lazy';

@@ -1,4 +1,4 @@
-import { TouchScreen } from '@/features/desk';
+import { TouchScreen } from '@/features/lazy';
 import { useParam } from '@/features/params';
 
 export default function TouchRoute() {

@@ -45,6 +45,7 @@ const SOURCES = [
   'public',
   'demo',
   'scripts/metro',
+  'scripts/build',
   'app.json',
   'babel.config.js',
   'metro.config.js',
@@ -75,11 +76,7 @@ export function ensureBuilt() {
   const digest = sourceDigest();
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === digest) return true;
   console.log('Building the app …');
-  const built = run('npx', ['expo', 'export', '-p', 'web'], {
-    CI: '1',
-    EXPO_NO_TELEMETRY: '1',
-    EXPO_OFFLINE: '1',
-  });
+  const built = run(process.execPath, ['scripts/build/build.mjs']);
   if (built) writeFileSync(stamp, digest);
   return built;
 }

@@ -1,5 +1,6 @@
 import compression from 'compression';
 import express, { type Express } from 'express';
+import staticWithCompressed from 'express-static-gzip';
 import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
@@ -17,6 +18,7 @@ export interface AppOptions {
 const YEAR_S = 31_536_000;
 /** Metro puts the content hash into these names, so they may be kept for ever. */
 const HASHED = /[.-][0-9a-f]{20,}\.\w+$/;
+const COMPRESSED = /\.(br|gz)$/;
 
 /**
  * The server as a value, without a port, so that tests can run it. Serves the exported app compressed,
@@ -70,17 +72,23 @@ export function createApp({ distDir, demo, climate }: AppOptions): Express {
   app.use('/api', (_request, response) => {
     response.status(404).json({ error: 'There is nothing at this address.' });
   });
-  app.use(
-    express.static(distDir, {
-      index: false,
+  // The build has compressed every file as small as it goes; what a browser cannot read is sent as it is.
+  const files = staticWithCompressed(distDir, {
+    enableBrotli: true,
+    orderPreference: ['br', 'gz'],
+    index: false,
+    serveStatic: {
       setHeaders: (response, file) => {
         response.setHeader(
           'Cache-Control',
-          HASHED.test(file) ? `public, max-age=${YEAR_S}, immutable` : 'no-cache',
+          HASHED.test(file.replace(COMPRESSED, ''))
+            ? `public, max-age=${YEAR_S}, immutable`
+            : 'no-cache',
         );
       },
-    }),
-  );
+    },
+  });
+  app.use(files);
   app.use((request, response, next) => {
     if (request.method !== 'GET' && request.method !== 'HEAD') return next();
     // A missing script or font is an error, not a page.
@@ -88,9 +96,9 @@ export function createApp({ distDir, demo, climate }: AppOptions): Express {
       response.status(404).type('text/plain').send('Not found.');
       return;
     }
-    response.sendFile(path.join(distDir, 'index.html'), {
-      headers: { 'Cache-Control': 'no-cache' },
-    });
+    // Every other address is a screen of the one page.
+    request.url = '/index.html';
+    files(request, response, next);
   });
   return app;
 }

@@ -1,1 +1,1 @@
-export { GridScreen as default } from '@/features/desk';
+export { GridScreen as default } from '@/features/lazy';

@@ -1,1 +1,1 @@
-export { MediumBenchScreen as default } from '@/features/desk';
+export { MediumBenchScreen as default } from '@/features/lazy';

@@ -1,1 +1,1 @@
-export { OilingOutScreen as default } from '@/features/desk';
+export { OilingOutScreen as default } from '@/features/lazy';

@@ -1,1 +1,1 @@
-export { PaintBenchScreen as default } from '@/features/desk';
+export { PaintBenchScreen as default } from '@/features/lazy';

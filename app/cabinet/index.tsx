@@ -1,4 +1,4 @@
-import { CabinetScreen } from '@/features/desk';
+import { CabinetScreen } from '@/features/lazy';
 
 export default function CabinetRoute() {
   return <CabinetScreen chosen={null} />;

@@ -1,4 +1,4 @@
-import { SessionPageScreen } from '@/features/desk';
+import { SessionPageScreen } from '@/features/lazy';
 import { useParam } from '@/features/params';
 
 export default function SessionPageRoute() {

@@ -1,1 +1,1 @@
-export { LogScreen as default } from '@/features/desk';
+export { LogScreen as default } from '@/features/lazy';

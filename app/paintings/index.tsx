@@ -1,1 +1,1 @@
-export { PaintingsScreen as default } from '@/features/desk';
+export { PaintingsScreen as default } from '@/features/lazy';

@@ -1,1 +1,1 @@
-export { NewPaintingScreen as default } from '@/features/desk';
+export { NewPaintingScreen as default } from '@/features/lazy';

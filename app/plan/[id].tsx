@@ -1,4 +1,4 @@
-import { DatesScreen } from '@/features/desk';
+import { DatesScreen } from '@/features/lazy';
 import { useParam } from '@/features/params';
 
 export default function DatesRoute() {

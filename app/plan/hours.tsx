@@ -1,1 +1,1 @@
-export { HoursScreen as default } from '@/features/desk';
+export { HoursScreen as default } from '@/features/lazy';

@@ -1,1 +1,1 @@
-export { PlanScreen as default } from '@/features/desk';
+export { PlanScreen as default } from '@/features/lazy';

@@ -1,1 +1,1 @@
-export { PlanSessionsScreen as default } from '@/features/desk';
+export { PlanSessionsScreen as default } from '@/features/lazy';

@@ -1,1 +1,1 @@
-export { WeeksScreen as default } from '@/features/desk';
+export { WeeksScreen as default } from '@/features/lazy';

@@ -1,1 +1,1 @@
-export { WhatIfScreen as default } from '@/features/desk';
+export { WhatIfScreen as default } from '@/features/lazy';

@@ -20,10 +20,11 @@ export const TARGET = 48;
 /** From here on two panes and a rail. */
 export const WIDE_FROM = 900;
 
+/** Ours, a face of the same measure while it is on its way (scripts/build/fonts.mjs), and what every machine has. */
 export const font = {
-  heading: 'Vollkorn_500Medium',
-  text: 'SourceSans3_400Regular',
-  strong: 'SourceSans3_600SemiBold',
+  heading: '"Vollkorn Medium", "Vollkorn Medium Fallback", Georgia, serif',
+  text: '"Source Sans 3", "Source Sans 3 Fallback", Arial, sans-serif',
+  strong: '"Source Sans 3 SemiBold", "Source Sans 3 SemiBold Fallback", Arial, sans-serif',
 } as const;
 
 /** Size and line height. */

@@ -1,4 +1,4 @@
-import { CabinetScreen } from '@/features/desk';
+import { CabinetScreen } from '@/features/lazy';
 import { useParam } from '@/features/params';
 
 export default function CabinetRoute() {

@@ -1,5 +1,5 @@
 import { useParam } from '@/features/params';
-import { SectionScreen } from '@/features/desk';
+import { SectionScreen } from '@/features/lazy';
 
 export default function SectionRoute() {
   const passageId = useParam('passageId') ?? '';

@@ -1,4 +1,4 @@
-import { AboutPaintingScreen } from '@/features/desk';
+import { AboutPaintingScreen } from '@/features/lazy';
 import { useParam } from '@/features/params';
 
 export default function AboutRoute() {

@@ -1,4 +1,4 @@
-import { PaintingScreen } from '@/features/desk';
+import { PaintingScreen } from '@/features/lazy';
 import { useParam } from '@/features/params';
 
 export default function PaintingRoute() {

@@ -1,17 +1,13 @@
-import { useFonts } from 'expo-font';
 import { useEffect, useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { SafeAreaProvider } from 'react-native-safe-area-context';
 import { Provider } from 'react-redux';
-import { SourceSans3_400Regular } from '@expo-google-fonts/source-sans-3/400Regular';
-import { SourceSans3_600SemiBold } from '@expo-google-fonts/source-sans-3/600SemiBold';
-import { Vollkorn_500Medium } from '@expo-google-fonts/vollkorn/500Medium';
 import { browserSurroundings } from '@/store/browser';
 import { useStoreSelector } from '@/store/hooks';
 import { createKeeper } from '@/store/keeper';
 import { createStore } from '@/store/store';
 import { ThemeProvider } from '@/ui/rne';
-import { Text } from '@/ui/Text';
+import { Heading, Text } from '@/ui/Text';
 import { theme } from '@/ui/theme';
 import { colour, space } from '@/ui/tokens';
 import { KeeperProvider } from './KeeperContext';
@@ -24,18 +20,12 @@ function openStudio() {
   return { store, keeper };
 }
 
-/** Store, storage, fonts and theme around everything. */
+/** Store, storage and theme around everything. */
 export function Studio({ children }: { children: ReactNode }) {
   const [{ store, keeper }] = useState(openStudio);
-  const [fontsLoaded, fontError] = useFonts({
-    SourceSans3_400Regular,
-    SourceSans3_600SemiBold,
-    Vollkorn_500Medium,
-  });
   useEffect(() => {
     void keeper.start();
   }, [keeper]);
-  if (!fontsLoaded && !fontError) return <View style={{ flex: 1, backgroundColor: colour.wall }} />;
   return (
     <Provider store={store}>
       <KeeperProvider value={keeper}>
@@ -53,7 +43,10 @@ export function Studio({ children }: { children: ReactNode }) {
 function WhenLoaded({ children }: { children: ReactNode }) {
   const loading = useStoreSelector((state) => state.saving.phase === 'loading');
   return loading ? (
-    <View style={{ flex: 1, backgroundColor: colour.wall, padding: space.xl }}>
+    <View style={{ flex: 1, backgroundColor: colour.wall, padding: space.xl, paddingTop: space.l }}>
+      <Heading level={1} size="title">
+        Tawny Hour
+      </Heading>
       <Text tone="ink2">Opening the studio …</Text>
     </View>
   ) : (

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { clusterRows, type TodayGroup, type TodayRow } from '@/core/today';
-import { DaylightBand, HoursAtHand, WorthATouch } from '@/features/desk';
+import { DaylightBand, HoursAtHand, WorthATouch } from '@/features/lazy';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';

@@ -1,4 +1,4 @@
-import { CoatScreen } from '@/features/desk';
+import { CoatScreen } from '@/features/lazy';
 import { useParam } from '@/features/params';
 
 export default function CoatRoute() {

@@ -1,0 +1,153 @@
+import { lazy, Suspense, useEffect, useState, type ComponentType } from 'react';
+import { View } from 'react-native';
+import { useStoreSelector } from '@/store/hooks';
+import { Text } from '@/ui/Text';
+import { space } from '@/ui/tokens';
+
+/** What every screen but the first needs comes before the screen itself. */
+export const loadKit = (): Promise<unknown> => import('./kit');
+
+/** A screen in a piece of its own, loaded when it is first opened. */
+function onDemand<P extends object>(
+  load: () => Promise<ComponentType<P>>,
+  quiet = false,
+): ComponentType<P> {
+  const Screen = lazy(async () => {
+    await loadKit();
+    return { default: await load() };
+  });
+  return function LazyScreen(props: P) {
+    return (
+      <Suspense fallback={quiet ? null : <Opening />}>
+        <Screen {...props} />
+      </Suspense>
+    );
+  };
+}
+
+function Opening() {
+  return (
+    <View style={{ padding: space.xl }}>
+      <Text tone="ink2">Opening …</Text>
+    </View>
+  );
+}
+
+/** How long Today is left in peace before the kit is fetched behind it. */
+const FETCH_AFTER_MS = 1500;
+
+const Background = onDemand<object>(async () => (await import('./Background')).Background, true);
+
+/**
+ * Fetches the kit while the painter looks at Today, so that the first tap does not wait for it; at once where
+ * there are touch tests to learn from or a logger to listen to. What goes on in the background comes with it.
+ */
+export function FetchKit() {
+  const [fetched, setFetched] = useState(false);
+  const urgent = useStoreSelector(
+    (state) =>
+      state.studio.loggerOn ||
+      Object.values(state.paintings.entities).some((p) =>
+        p.events.some((e) => e.kind === 'touched'),
+      ),
+  );
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      // Offline or gone: the tap itself tries again.
+      loadKit().then(
+        () => setFetched(true),
+        () => undefined,
+      );
+    }, FETCH_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, []);
+  return fetched || urgent ? <Background /> : null;
+}
+
+export const AboutPaintingScreen = onDemand(
+  async () => (await import('@/features/painting/AboutPaintingScreen')).AboutPaintingScreen,
+);
+export const CabinetScreen = onDemand(
+  async () => (await import('@/features/cabinet/CabinetScreen')).CabinetScreen,
+);
+export const CoatScreen = onDemand(
+  async () => (await import('@/features/coat/CoatScreen')).CoatScreen,
+);
+export const GridScreen = onDemand(
+  async () => (await import('@/features/bench/GridScreen')).GridScreen,
+);
+export const MediumBenchScreen = onDemand(
+  async () => (await import('@/features/bench/MediumBenchScreen')).MediumBenchScreen,
+);
+export const NewPaintingScreen = onDemand(
+  async () => (await import('@/features/paintings/NewPaintingScreen')).NewPaintingScreen,
+);
+export const OilingOutScreen = onDemand(
+  async () => (await import('@/features/bench/OilingOutScreen')).OilingOutScreen,
+);
+export const PaintBenchScreen = onDemand(
+  async () => (await import('@/features/bench/PaintBenchScreen')).PaintBenchScreen,
+);
+export const PaintingScreen = onDemand(
+  async () => (await import('@/features/painting/PaintingScreen')).PaintingScreen,
+);
+export const PaintingsScreen = onDemand(
+  async () => (await import('@/features/paintings/PaintingsScreen')).PaintingsScreen,
+);
+export const SectionScreen = onDemand(
+  async () => (await import('@/features/section/SectionScreen')).SectionScreen,
+);
+export const SettingsScreen = onDemand(
+  async () => (await import('@/features/settings/SettingsScreen')).SettingsScreen,
+);
+export const ClimateScreen = onDemand(
+  async () => (await import('@/features/climate/ClimateScreen')).ClimateScreen,
+);
+export const DaylightBand = onDemand(
+  async () => (await import('@/features/today/DaylightBand')).DaylightBand,
+  true,
+);
+export const HoursAtHand = onDemand(
+  async () => (await import('@/features/today/HoursAtHand')).HoursAtHand,
+  true,
+);
+export const WorthATouch = onDemand(
+  async () => (await import('@/features/today/WorthATouch')).WorthATouch,
+  true,
+);
+export const LearnedScreen = onDemand(
+  async () => (await import('@/features/learn/LearnedScreen')).LearnedScreen,
+);
+export const LogScreen = onDemand(
+  async () => (await import('@/features/session/LogScreen')).LogScreen,
+);
+export const SessionPageScreen = onDemand(
+  async () => (await import('@/features/session/SessionPageScreen')).SessionPageScreen,
+);
+export const SessionScreen = onDemand(
+  async () => (await import('@/features/session/SessionScreen')).SessionScreen,
+);
+export const StudioScreen = onDemand(
+  async () => (await import('@/features/session/StudioScreen')).StudioScreen,
+);
+export const TouchScreen = onDemand(
+  async () => (await import('@/features/touch/TouchScreen')).TouchScreen,
+);
+export const PlanScreen = onDemand(
+  async () => (await import('@/features/plan/PlanScreen')).PlanScreen,
+);
+export const PlanSessionsScreen = onDemand(
+  async () => (await import('@/features/plan/SessionsScreen')).SessionsScreen,
+);
+export const WhatIfScreen = onDemand(
+  async () => (await import('@/features/plan/WhatIfScreen')).WhatIfScreen,
+);
+export const HoursScreen = onDemand(
+  async () => (await import('@/features/plan/HoursScreen')).HoursScreen,
+);
+export const WeeksScreen = onDemand(
+  async () => (await import('@/features/plan/WeeksScreen')).WeeksScreen,
+);
+export const DatesScreen = onDemand(
+  async () => (await import('@/features/plan/DatesScreen')).DatesScreen,
+);
