@@ -1,6 +1,6 @@
 import { Slot } from 'expo-router';
 import { z } from 'zod';
-import { FetchKit } from '@/features/lazy';
+import { Background } from '@/features/lazy';
 import { AutoDemo } from '@/features/frame/AutoDemo';
 import { Frame } from '@/features/frame/Frame';
 import { Studio } from '@/features/frame/Studio';
@@ -12,7 +12,7 @@ export default function Layout() {
   return (
     <Studio>
       <AutoDemo />
-      <FetchKit />
+      <Background />
       <Frame>
         <Slot />
       </Frame>

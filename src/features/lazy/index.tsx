@@ -1,20 +1,36 @@
-import { lazy, Suspense, useEffect, useState, type ComponentType } from 'react';
+import { lazy, Suspense, useEffect, type ComponentType } from 'react';
 import { View } from 'react-native';
-import { useStoreSelector } from '@/store/hooks';
 import { Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 
 /** What every screen but the first needs comes before the screen itself. */
 export const loadKit = (): Promise<unknown> => import('./kit');
 
-/** A screen in a piece of its own, loaded when it is first opened. */
+let readable = (): void => undefined;
+/** Resolves when the first screen can be read: what is not needed for that keeps off the line until then. */
+const firstScreen = new Promise<void>((resolve) => {
+  readable = resolve;
+});
+
+/** A screen says that it can be read, once it stands and the browser has drawn it. */
+export function useReadable(): void {
+  useEffect(() => {
+    const timer = setTimeout(readable);
+    return () => clearTimeout(timer);
+  }, []);
+}
+
+/** A screen in a piece of its own, loaded when it is first opened; a quiet part waits until the first screen stands. */
 function onDemand<P extends object>(
   load: () => Promise<ComponentType<P>>,
   quiet = false,
 ): ComponentType<P> {
   const Screen = lazy(async () => {
+    if (quiet) await firstScreen;
     await loadKit();
-    return { default: await load() };
+    const Loaded = await load();
+    readable();
+    return { default: Loaded };
   });
   return function LazyScreen(props: P) {
     return (
@@ -33,36 +49,11 @@ function Opening() {
   );
 }
 
-/** How long Today is left in peace before the kit is fetched behind it. */
-const FETCH_AFTER_MS = 1500;
-
-const Background = onDemand<object>(async () => (await import('./Background')).Background, true);
-
-/**
- * Fetches the kit while the painter looks at Today, so that the first tap does not wait for it; at once where
- * there are touch tests to learn from or a logger to listen to. What goes on in the background comes with it.
- */
-export function FetchKit() {
-  const [fetched, setFetched] = useState(false);
-  const urgent = useStoreSelector(
-    (state) =>
-      state.studio.loggerOn ||
-      Object.values(state.paintings.entities).some((p) =>
-        p.events.some((e) => e.kind === 'touched'),
-      ),
-  );
-  useEffect(() => {
-    const timer = setTimeout(() => {
-      // Offline or gone: the tap itself tries again.
-      loadKit().then(
-        () => setFetched(true),
-        () => undefined,
-      );
-    }, FETCH_AFTER_MS);
-    return () => clearTimeout(timer);
-  }, []);
-  return fetched || urgent ? <Background /> : null;
-}
+/** What goes on behind every screen, with the kit that the first tap will want. */
+export const Background = onDemand<object>(
+  async () => (await import('./Background')).Background,
+  true,
+);
 
 export const AboutPaintingScreen = onDemand(
   async () => (await import('@/features/painting/AboutPaintingScreen')).AboutPaintingScreen,

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { clusterRows, type TodayGroup, type TodayRow } from '@/core/today';
-import { DaylightBand, HoursAtHand, WorthATouch } from '@/features/lazy';
+import { DaylightBand, HoursAtHand, useReadable, WorthATouch } from '@/features/lazy';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
@@ -21,6 +21,7 @@ const GROUPS: { key: TodayGroup; name: string; none: string }[] = [
 /** What can be worked, by what the film allows. */
 export function TodayScreen() {
   const view = useToday();
+  useReadable();
   const [width, setWidth] = useState(0);
   const wide = useWindowDimensions().width >= WIDE_FROM;
   if (view.empty) {
