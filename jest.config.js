@@ -33,7 +33,7 @@ module.exports = {
       preset: 'jest-expo/web',
       moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
       transformIgnorePatterns: [`node_modules/(?!(${esm})/)`],
-      testMatch: ['<rootDir>/src/{features,ui}/**/*.test.{ts,tsx}'],
+      testMatch: ['<rootDir>/src/{features,ui,forms}/**/*.test.{ts,tsx}'],
     },
   ],
 };

@@ -22,6 +22,7 @@ const FRAME = [
 /** On some. */
 const DESK = [
   'mdiArrowLeft',
+  'mdiCalendar',
   'mdiCheck',
   'mdiChevronRight',
   'mdiClose',

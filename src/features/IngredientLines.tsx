@@ -8,7 +8,8 @@ import {
   type IngredientKind,
   type Strength,
 } from '@/data/ingredients';
-import { cutOfWtPct, varnishCut } from '@/core/film';
+import { cutOfWtPct, varnishCut, type MediumPart } from '@/core/film';
+import { CODECS, numberOf, parseNumber, type Draft, type NumberBinding } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { TakeOut } from '@/ui/TakeOut';
@@ -18,11 +19,14 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
 
-/** An ingredient while it is edited: parts as typed. */
-export interface IngredientDraft {
-  parts: string;
-  ingredient: IngredientKey;
-  solidsWtPct?: number | undefined;
+/** An ingredient while it is edited. */
+export type IngredientDraft = Draft<MediumPart>;
+
+/** The fields of a line. */
+export interface LineBinding {
+  parts: NumberBinding;
+  /** Solids by weight %; empty: the usual strength. */
+  solids: NumberBinding;
 }
 
 const KIND_NAMES: Record<IngredientKind, string> = {
@@ -40,13 +44,12 @@ const KIND_NAMES: Record<IngredientKind, string> = {
 interface Props {
   lines: IngredientDraft[];
   onChange: (lines: IngredientDraft[]) => void;
-  /** Words for what is wrong with a line's parts. */
-  problem: (line: number) => string | undefined;
+  binding: (line: number) => LineBinding;
   measure?: string;
 }
 
 /** A medium line by line: parts with steppers, strength where there is one to set, cautions below. */
-export function IngredientLines({ lines, onChange, problem, measure = 'parts' }: Props) {
+export function IngredientLines({ lines, onChange, binding, measure = 'parts' }: Props) {
   const [adding, setAdding] = useState(false);
   const replace = (i: number, change: Partial<IngredientDraft>) =>
     onChange(lines.map((line, n) => (n === i ? { ...line, ...change } : line)));
@@ -60,7 +63,7 @@ export function IngredientLines({ lines, onChange, problem, measure = 'parts' }:
           key={line.ingredient}
           line={line}
           measure={measure}
-          error={problem(i)}
+          binding={binding(i)}
           onChange={(change) => replace(i, change)}
           onOut={() => onChange(lines.filter((_, n) => n !== i))}
         />
@@ -78,7 +81,7 @@ export function IngredientLines({ lines, onChange, problem, measure = 'parts' }:
           taken={lines.map((l) => l.ingredient)}
           onClose={() => setAdding(false)}
           onPick={(ingredient) => {
-            onChange([...lines, { parts: '1', ingredient }]);
+            onChange([...lines, { parts: 1, ingredient }]);
             setAdding(false);
           }}
         />
@@ -90,13 +93,13 @@ export function IngredientLines({ lines, onChange, problem, measure = 'parts' }:
 function IngredientLine({
   line,
   measure,
-  error,
+  binding,
   onChange,
   onOut,
 }: {
   line: IngredientDraft;
   measure: string;
-  error: string | undefined;
+  binding: LineBinding;
   onChange: (change: Partial<IngredientDraft>) => void;
   onOut: () => void;
 }) {
@@ -114,9 +117,7 @@ function IngredientLine({
           step={0.5}
           min={0.5}
           max={999}
-          text={line.parts}
-          onChangeText={(parts) => onChange({ parts })}
-          error={error}
+          {...binding.parts}
         />
         <TakeOut name={name} onPress={onOut} />
       </View>
@@ -127,17 +128,14 @@ function IngredientLine({
           step={1}
           min={from}
           max={to}
-          text={String(line.solidsWtPct ?? Math.round(strength.usualWtPct * 10) / 10)}
-          onChangeText={(text) => {
-            const value = Number(text);
-            onChange({ solidsWtPct: value > 0 && value < 100 ? value : undefined });
-          }}
+          {...binding.solids}
+          placeholder={CODECS.number.show(Math.round(strength.usualWtPct * 10) / 10)}
         />
       ) : null}
       {strength && kind === 'resin-varnish' ? (
         <CutField
           strength={strength}
-          wtPct={line.solidsWtPct ?? strength.usualWtPct}
+          wtPct={line.solidsWtPct === undefined ? strength.usualWtPct : numberOf(line.solidsWtPct)}
           onChange={(solidsWtPct) => onChange({ solidsWtPct })}
         />
       ) : null}
@@ -156,6 +154,10 @@ function CutField({
   onChange: (wtPct: number) => void;
 }) {
   const { solidDensityGPerMl, solventDensityGPerMl } = strength;
+  const shown = CUT.show(cutOfWtPct(wtPct, solventDensityGPerMl));
+  // As typed, for as long as it says what the strength is.
+  const [typed, setTyped] = useState<string | null>(null);
+  const pounds = typed === null ? NaN : parseNumber(typed);
   return (
     <Stepper
       label="Or as a cut"
@@ -163,20 +165,22 @@ function CutField({
       step={0.5}
       min={0.5}
       max={10}
-      text={String(Number(cutOfWtPct(wtPct, solventDensityGPerMl).toFixed(1)))}
+      text={typed !== null && (!(pounds > 0) || CUT.show(pounds) === shown) ? typed : shown}
       onChangeText={(text) => {
-        const pounds = Number(text.replace(',', '.'));
-        if (!(pounds > 0)) return;
-        const { resinWeightFraction } = varnishCut(
-          pounds,
-          solidDensityGPerMl,
-          solventDensityGPerMl,
-        );
-        onChange(Math.round(resinWeightFraction * 1000) / 10);
+        setTyped(text);
+        const cut = parseNumber(text);
+        if (cut > 0)
+          onChange(
+            PERCENT * varnishCut(cut, solidDensityGPerMl, solventDensityGPerMl).resinWeightFraction,
+          );
       }}
+      onBlur={() => setTyped(null)}
     />
   );
 }
+
+const CUT = { show: (pounds: number): string => String(Number(pounds.toFixed(1))) };
+const PERCENT = 100;
 
 export function IngredientPicker({
   taken,

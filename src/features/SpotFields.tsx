@@ -1,27 +1,26 @@
+import { useRef } from 'react';
 import { View } from 'react-native';
+import type { Spot } from '@/core/painting';
+import type { Draft, NumberBinding, TextBinding } from '@/forms';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Stepper } from '@/ui/Stepper';
 import { space } from '@/ui/tokens';
 
-/** A spot as it is typed. */
-export interface SpotDraft {
-  on: boolean;
-  name: string;
-  sharePct: string;
-}
-
-const USUAL_NAME = 'highlights';
+const USUAL: Spot = { name: 'highlights', share: 0.05 };
 
 interface Props {
-  spot: SpotDraft;
-  onChange: (spot: SpotDraft) => void;
-  nameProblem?: string | undefined;
-  shareProblem?: string | undefined;
+  spot: Draft<Spot> | null;
+  onChange: (spot: Draft<Spot> | null) => void;
+  name: TextBinding;
+  share: NumberBinding;
 }
 
 /** All of the passage, or a spot of it with a name and a rough share. */
-export function SpotFields({ spot, onChange, nameProblem, shareProblem }: Props) {
+export function SpotFields({ spot, onChange, name, share }: Props) {
+  // Chosen away and chosen again, it is the same spot.
+  const last = useRef<Draft<Spot>>(spot ?? USUAL);
+  if (spot) last.current = spot;
   return (
     <View>
       <Choice
@@ -30,20 +29,15 @@ export function SpotFields({ spot, onChange, nameProblem, shareProblem }: Props)
           { key: 'all', name: 'all of it' },
           { key: 'spot', name: 'a spot' },
         ]}
-        value={spot.on ? 'spot' : 'all'}
-        onChange={(key) => onChange({ ...spot, on: key === 'spot', name: spot.name || USUAL_NAME })}
+        value={spot ? 'spot' : 'all'}
+        onChange={(key) => onChange(key === 'spot' ? last.current : null)}
       />
-      {spot.on ? (
+      {spot ? (
         <View
           style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'flex-end' }}
         >
           <View style={{ flexGrow: 1, flexBasis: 140 }}>
-            <Field
-              label="The spot"
-              value={spot.name}
-              onChangeText={(name) => onChange({ ...spot, name })}
-              error={nameProblem}
-            />
+            <Field label="The spot" {...name} />
           </View>
           <View style={{ marginBottom: space.m }}>
             <Stepper
@@ -52,9 +46,7 @@ export function SpotFields({ spot, onChange, nameProblem, shareProblem }: Props)
               step={5}
               min={1}
               max={100}
-              text={spot.sharePct}
-              onChangeText={(sharePct) => onChange({ ...spot, sharePct })}
-              error={shareProblem}
+              {...share}
             />
           </View>
         </View>

@@ -4,8 +4,6 @@ import type { Support } from '@/core/painting';
 /** Sizes are kept in mm and shown in the painter's unit. An inch is 25.4 mm by definition. */
 export const MM_PER: Record<Studio['units'], number> = { cm: 10, inch: 25.4 };
 
-export const toMm = (value: number, units: Studio['units']): number => value * MM_PER[units];
-
 const tidy = (value: number): string => String(Number(value.toFixed(1)));
 
 /** "50 × 40 cm", "20 × 16 in". */

@@ -1,15 +1,14 @@
-import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import { z } from 'zod';
 import type { Surroundings } from './keeper';
+import { browserStorage, STORAGE_NAME } from './storage';
 
-export const STORAGE_NAME = 'tawny-hour';
 const announcementSchema = z.object({ keys: z.array(z.string()) });
 
 /** The browser as the keeper sees it: IndexedDB through AsyncStorage, other tabs, a lock among them. */
 export function browserSurroundings(): Surroundings & {
   onArrival(listener: (keys: string[]) => void): void;
 } {
-  const storage = createAsyncStorage(STORAGE_NAME);
+  const storage = browserStorage();
   const channel =
     typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(STORAGE_NAME);
   return {

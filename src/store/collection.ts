@@ -1,4 +1,4 @@
-import type { Storage } from './keeper';
+import type { Storage } from './storage';
 
 interface Kept {
   id: string;

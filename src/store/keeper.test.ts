@@ -1,7 +1,9 @@
 import { layCoat } from '@/core/painting/events';
 import { type Painting } from '@/core/painting';
 import { making, newPainting, NOW } from '@/core/testing/paintings';
-import { createKeeper, type Storage, type Surroundings } from './keeper';
+import { createKeeper, type Surroundings } from './keeper';
+import type { Storage } from './storage';
+import { memoryStorage } from './testing/memory-storage';
 import { putPaint } from '@/core/cabinet';
 import { hoursOf } from '@/core/climate';
 import { beginSession, editSession, putOut, type Session } from '@/core/session';
@@ -19,28 +21,6 @@ import { painterChanged } from './paintings';
 import { sessionChanged } from './sessions';
 import { createStore, type Store } from './store';
 import { settingsChanged } from './studio';
-
-/** A store in memory that can be made to fail, shared by several tabs. */
-function memoryStorage() {
-  const data = new Map<string, string>();
-  let failing: string | null = null;
-  const storage: Storage = {
-    getItem: (key) => Promise.resolve(data.get(key) ?? null),
-    getAllKeys: () => Promise.resolve([...data.keys()]),
-    getMany: (keys) =>
-      Promise.resolve(Object.fromEntries(keys.map((k) => [k, data.get(k) ?? null]))),
-    setMany: (entries) => {
-      if (failing) return Promise.reject(new Error(failing));
-      Object.entries(entries).forEach(([k, v]) => data.set(k, v));
-      return Promise.resolve();
-    },
-    removeMany: (keys) => {
-      keys.forEach((k) => data.delete(k));
-      return Promise.resolve();
-    },
-  };
-  return { data, storage, fail: (reason: string | null) => (failing = reason) };
-}
 
 /** The lock among tabs. */
 function mutex(): Surroundings['alone'] {

@@ -22,22 +22,16 @@ import {
   SESSION_PREFIX,
   STUDIO_KEY,
 } from './documents';
+import { draftsLoaded } from './drafts';
+import { DRAFT_PREFIX, keepDrafts, readDrafts } from './effects/keep-drafts';
 import { cabinetKeeping } from './keep-cabinet';
 import { paintingArrived, paintingLeft, paintingsLoaded } from './paintings';
 import { planLeft, planNoted } from './plan';
 import { loaded, loadFailed, writeBegan, writeFailed, writeHeld } from './saving';
+import type { Storage } from './storage';
 import type { Store } from './store';
 import { sessionArrived, sessionLeft, sessionsLoaded } from './sessions';
 import { studioArrived } from './studio';
-
-/** The part of AsyncStorage that is used. `setMany` is one transaction: all of it or nothing. */
-export interface Storage {
-  getItem(key: string): Promise<string | null>;
-  getAllKeys(): Promise<string[]>;
-  getMany(keys: string[]): Promise<Record<string, string | null>>;
-  setMany(entries: Record<string, string>): Promise<void>;
-  removeMany(keys: string[]): Promise<void>;
-}
 
 /** What the keeper needs of its surroundings, so that tests run it without a browser. */
 export interface Surroundings {
@@ -193,8 +187,10 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
   }
 
   async function load(): Promise<void> {
-    const keys = (await around.storage.getAllKeys()).filter(isDocumentKey);
-    const found = readDocuments(await around.storage.getMany(keys));
+    const keys = await around.storage.getAllKeys();
+    const found = readDocuments(await around.storage.getMany(keys.filter(isDocumentKey)));
+    const drafts = keys.filter((key) => key.startsWith(DRAFT_PREFIX));
+    store.dispatch(draftsLoaded(readDrafts(await around.storage.getMany(drafts))));
     paintings.loaded(found.paintings);
     sessions.loaded(found.sessions);
     months.loaded(found.months);
@@ -258,6 +254,7 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
       }
       started = true;
       watchChanges();
+      keepDrafts(store, around.storage);
     },
     flush,
     arrived,

@@ -1,20 +1,19 @@
-import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import type { KeptPhoto } from '@/core/formats';
-import { STORAGE_NAME } from './browser';
 import { PHOTO_PREFIX } from './documents';
+import { browserStorage } from './storage';
 
-const storage = createAsyncStorage(STORAGE_NAME);
 const keyOf = (id: string): string => `${PHOTO_PREFIX}${id}`;
 
 /** Photos are kept apart from the log, as JPEG in base 64, and read when they are looked at. */
 export const keepPhoto = (id: string, jpeg: string): Promise<void> =>
-  storage.setItem(keyOf(id), jpeg);
-export const readPhoto = (id: string): Promise<string | null> => storage.getItem(keyOf(id));
-export const dropPhoto = (id: string): Promise<void> => storage.removeItem(keyOf(id));
+  browserStorage().setItem(keyOf(id), jpeg);
+export const readPhoto = (id: string): Promise<string | null> =>
+  browserStorage().getItem(keyOf(id));
+export const dropPhoto = (id: string): Promise<void> => browserStorage().removeItem(keyOf(id));
 
 /** The photos of these sessions, for an export. */
 export async function photosOf(ids: string[]): Promise<KeptPhoto[]> {
-  const found = await storage.getMany(ids.map(keyOf));
+  const found = await browserStorage().getMany(ids.map(keyOf));
   return ids.flatMap((id) => {
     const jpeg = found[keyOf(id)];
     return jpeg ? [{ id, jpeg }] : [];

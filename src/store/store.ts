@@ -1,6 +1,11 @@
-import { configureStore } from '@reduxjs/toolkit';
+import {
+  configureStore,
+  createListenerMiddleware,
+  type TypedStartListening,
+} from '@reduxjs/toolkit';
 import { cabinetReducer } from './cabinet';
 import { climateReducer } from './climate';
+import { draftsReducer } from './drafts';
 import { learnedReducer } from './learned';
 import { loggerReducer } from './logger';
 import { paintingsReducer } from './paintings';
@@ -11,8 +16,9 @@ import { sessionsReducer } from './sessions';
 import { studioReducer } from './studio';
 import { undoReducer } from './undo';
 
-export const createStore = () =>
-  configureStore({
+function configured() {
+  const listeners = createListenerMiddleware();
+  const store = configureStore({
     reducer: {
       paintings: paintingsReducer,
       cabinet: cabinetReducer,
@@ -24,12 +30,25 @@ export const createStore = () =>
       logger: loggerReducer,
       studio: studioReducer,
       saving: savingReducer,
+      drafts: draftsReducer,
       undo: undoReducer,
     },
     // Paintings are plain data checked by Zod; walking every one of them on each action is dear in development.
-    middleware: (defaults) => defaults({ immutableCheck: false, serializableCheck: false }),
+    middleware: (defaults) =>
+      defaults({ immutableCheck: false, serializableCheck: false }).prepend(listeners.middleware),
   });
+  return { store, listen: listeners.startListening };
+}
 
-export type Store = ReturnType<typeof createStore>;
-export type State = ReturnType<Store['getState']>;
-export type Dispatch = Store['dispatch'];
+type Configured = ReturnType<typeof configured>['store'];
+export type State = ReturnType<Configured['getState']>;
+export type Dispatch = Configured['dispatch'];
+/** Starts an effect: what is done when an action, or the state, says so. Gives back how to end it. */
+export type Listen = TypedStartListening<State, Dispatch>;
+export type Store = Configured & { listen: Listen };
+
+/** The state of the studio, and `listen`, by which effects (src/store/effects) join it when their code has come. */
+export function createStore(): Store {
+  const { store, listen } = configured();
+  return Object.assign(store, { listen: listen as Listen });
+}

@@ -1,4 +1,5 @@
 import { minusIcon, plusIcon } from './desk-icons';
+import { parseNumber } from '@/core/formats/number-text';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
 import { Icon } from './Icon';
 import { Text } from './Text';
@@ -9,6 +10,9 @@ interface Props {
   /** As typed; the owner parses it. */
   text: string;
   onChangeText: (text: string) => void;
+  onBlur?: () => void;
+  /** What counts while it is empty. */
+  placeholder?: string;
   step: number;
   min: number;
   max: number;
@@ -25,6 +29,8 @@ export function Stepper({
   label,
   text,
   onChangeText,
+  onBlur,
+  placeholder,
   step,
   min,
   max,
@@ -34,7 +40,7 @@ export function Stepper({
   testID,
 }: Props) {
   const by = (direction: 1 | -1) => {
-    const value = Number(text);
+    const value = parseNumber(text === '' && placeholder ? placeholder : text);
     const from = Number.isFinite(value) ? value : min;
     // From an odd value go to the next step, not past it.
     const next =
@@ -57,6 +63,8 @@ export function Stepper({
           aria-invalid={Boolean(error)}
           value={text}
           onChangeText={onChangeText}
+          {...(onBlur ? { onBlur } : {})}
+          {...(placeholder ? { placeholder } : {})}
           inputMode="decimal"
           selectTextOnFocus
           style={[styles.input, error ? { borderColor: colour.brick } : null]}

@@ -1,5 +1,6 @@
 import { BINDERS } from '@/data/binders';
 import { PIGMENT_ROWS } from '@/data/pigments';
+import { parseNumber } from '../formats/number-text';
 import { issuesOf } from '../issues';
 import { pigmentRow } from './paints';
 import { INGREDIENTS } from '@/data/ingredients';
@@ -53,11 +54,8 @@ export const rowOfPaint = (paint: CabinetPaint): Record<Column, string> => ({
   archived: paint.archived ? 'yes' : 'no',
 });
 
-/** A number as people type it: with a comma too. NaN where it is none, so that the schema says so. */
-const number = (text: string | undefined): number => {
-  const trimmed = (text ?? '').trim().replace(',', '.');
-  return trimmed === '' ? NaN : Number(trimmed);
-};
+/** NaN where it is none, so that the schema says so. */
+const number = (text: string | undefined): number => parseNumber(text ?? '');
 const numberOr = <T>(text: string | undefined, absent: T): number | T =>
   (text ?? '').trim() === '' ? absent : number(text);
 const YES = new Set(['yes', 'true', '1', 'x']);

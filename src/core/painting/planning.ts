@@ -26,9 +26,7 @@ export type Edge = z.infer<typeof edgeSchema>;
 
 /** How a painting is planned. */
 export const planningSchema = z.object({
-  dueAt: z.iso
-    .datetime({ error: 'Must be a date and time such as 2026-03-12T17:00:00.000Z.' })
-    .nullable(),
+  dueAt: z.iso.datetime({ error: 'Give a day and a time, such as 12 Mar 2026, 17:00.' }).nullable(),
   milestone: z.enum(MILESTONES),
   importance: z.enum(IMPORTANCES),
   stage: z.enum(WAIT_STAGES),

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 
 export const MINUTES_A_DAY = 24 * 60;
-const minute = z.number().int().min(0).max(MINUTES_A_DAY);
+const CLOCK = { error: 'Give times such as 18:30.' };
+const minute = z.number(CLOCK).int(CLOCK).min(0, CLOCK).max(MINUTES_A_DAY, CLOCK);
 export const hoursSchema = z
   .object({ from: minute, to: minute })
   .refine((h) => h.from < h.to, { error: 'Hours must end after they begin.' });

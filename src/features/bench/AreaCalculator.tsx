@@ -7,6 +7,7 @@ import { PaintPicker } from '@/features/PaintPicker';
 import { tubeName, type Tube } from '@/features/tubes';
 import { MM_PER } from '@/features/units';
 import { useStoreSelector } from '@/store/hooks';
+import { parseNumber } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Stepper } from '@/ui/Stepper';
@@ -24,8 +25,8 @@ export function AreaCalculator() {
   const [height, setHeight] = useState('40');
   const [thickness, setThickness] = useState('75');
   const cm = MM_PER[units] / 10;
-  const area = Number(width) * cm * Number(height) * cm;
-  const h = Number(thickness);
+  const area = parseNumber(width) * cm * parseNumber(height) * cm;
+  const h = parseNumber(thickness);
   const { canvasFactor, wasteFactor } = STUDIO_HANDBOOK.constants;
   const part = { parts: 1, ...tube };
   const needed =

@@ -6,6 +6,7 @@ import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { mediumFor, type MediumFor } from '@/core/quantity';
 import { PaintPicker } from '@/features/PaintPicker';
 import { tubeName, type Tube } from '@/features/tubes';
+import { parseNumber } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
@@ -20,7 +21,7 @@ type Target = 'fatness' | 'reducedPvc';
 
 /** The share, or the sentence that says why there is none. */
 function solve(tube: Tube, parts: MediumPart[], target: Target, text: string): MediumFor | string {
-  const value = Number(text.replace(',', '.'));
+  const value = parseNumber(text);
   if (!Number.isFinite(value)) return 'Must be a number.';
   try {
     return mediumFor(

@@ -3,6 +3,7 @@ import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { fitDesign, gridOf, projectorDistance, thrownWidth, type Fit } from '@/core/transfer';
 import { MM_PER } from '@/features/units';
 import { usePaintings, useStoreSelector } from '@/store/hooks';
+import { parseNumber } from '@/forms';
 import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
@@ -14,7 +15,6 @@ import { BenchTabs } from './BenchTabs';
 import { GridDrawing } from './GridDrawing';
 
 const tidy = (value: number): string => String(Number(value.toFixed(2)));
-const number = (text: string): number => Number(text.replace(',', '.'));
 
 interface Typed {
   designWidth: string;
@@ -42,8 +42,8 @@ export function GridScreen() {
     fit: 'crop',
   });
   const set = (change: Partial<Typed>) => setTyped((t) => ({ ...t, ...change }));
-  const cells = number(typed.cells);
-  const sides = [typed.designWidth, typed.designHeight, typed.width, typed.height].map(number);
+  const cells = parseNumber(typed.cells);
+  const sides = [typed.designWidth, typed.designHeight, typed.width, typed.height].map(parseNumber);
   const valid = sides.every((s) => s > 0) && Number.isInteger(cells) && cells >= 1 && cells <= 100;
   const side = (key: keyof Typed, label: string) => (
     <Stepper
@@ -54,7 +54,7 @@ export function GridScreen() {
       max={2000}
       text={typed[key]}
       onChangeText={(text) => set({ [key]: text })}
-      error={number(typed[key]) > 0 ? undefined : 'Above 0.'}
+      error={parseNumber(typed[key]) > 0 ? undefined : 'Above 0.'}
     />
   );
   return (
@@ -144,8 +144,8 @@ function Result({
   const design = { width: dw, height: dh };
   const support = { width: w, height: h };
   const transfer = fitDesign(design, support, typed.fit);
-  const grid = gridOf(transfer, number(typed.cells));
-  const ratio = number(typed.throwRatio);
+  const grid = gridOf(transfer, parseNumber(typed.cells));
+  const ratio = parseNumber(typed.throwRatio);
   const { used, placed, scale, exact } = transfer;
   const off = exact
     ? 'The proportions agree; nothing is lost.'

@@ -5,6 +5,7 @@ import { mediumFigures } from '@/core/film';
 import { blendJars, byVolume, stretchJar, stretchToSolids } from '@/core/quantity';
 import { INGREDIENTS, type IngredientKey } from '@/data/ingredients';
 import { MediumPicker } from '@/features/MediumPicker';
+import { parseNumber } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
@@ -14,7 +15,6 @@ import { space } from '@/ui/tokens';
 import type { MediumBench } from './useMediumBench';
 
 const ml = (value: number): string => `${Number(value.toFixed(1))} ml`;
-const number = (text: string): number => Number(text.replace(',', '.'));
 
 /** What is left in a jar: more of the same, thinner or richer, or poured together with another. */
 export function Jars({ bench }: { bench: MediumBench }) {
@@ -30,7 +30,7 @@ export function Jars({ bench }: { bench: MediumBench }) {
 function Stretch({ bench }: { bench: MediumBench }) {
   const [left, setLeft] = useState('20');
   const [wanted, setWanted] = useState('50');
-  const [have, want] = [number(left), number(wanted)];
+  const [have, want] = [parseNumber(left), parseNumber(wanted)];
   const enough = have > 0 && want >= have;
   return (
     <View style={{ gap: space.s }}>
@@ -75,7 +75,7 @@ function Thin({ bench }: { bench: MediumBench }) {
   const [target, setTarget] = useState('25');
   const [add, setAdd] = useState<IngredientKey>('mineral-spirits');
   const jar = { parts: bench.parts!, ml: bench.batch!.ml };
-  const share = number(target) / 100;
+  const share = parseNumber(target) / 100;
   const needed = share > 0 && share < 1 ? stretchToSolids(jar, { ingredient: add }, share) : null;
   return (
     <View style={{ gap: space.s }}>
@@ -109,7 +109,7 @@ function Blend({ bench }: { bench: MediumBench }) {
   const [otherMl, setOtherMl] = useState('20');
   const [picking, setPicking] = useState(false);
   const jar = { parts: bench.parts!, ml: bench.batch!.ml };
-  const amount = number(otherMl);
+  const amount = parseNumber(otherMl);
   const both =
     other && amount > 0
       ? blendJars(jar, { parts: byVolume(other.parts, other.by), ml: amount })

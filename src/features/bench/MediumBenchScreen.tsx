@@ -5,10 +5,11 @@ import { putMedium } from '@/core/cabinet';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import type { Batch } from '@/core/quantity';
 import { Figure, Figures } from '@/features/Figures';
-import { IngredientLines } from '@/features/IngredientLines';
+import { IngredientLines, type LineBinding } from '@/features/IngredientLines';
 import { MediumPicker } from '@/features/MediumPicker';
 import { changeCabinet } from '@/store/actions';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import { CODECS, numberOf, parseNumber } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
@@ -29,6 +30,7 @@ import {
   useMediumBench,
   type Measure,
   type MediumBench,
+  type BenchLine,
 } from './useMediumBench';
 
 /** A medium reckoned both ways: from parts to millilitres, grams, teaspoons and drops, and back. */
@@ -83,13 +85,18 @@ function Recipe({ bench }: { bench: MediumBench }) {
       />
       <IngredientLines
         measure={MEASURE_NAMES[bench.measure]}
-        lines={bench.lines.map(({ amount, ...rest }) => ({ ...rest, parts: amount }))}
+        lines={bench.lines.map(({ amount, ...rest }) => ({ ...rest, parts: parseNumber(amount) }))}
         onChange={(lines) =>
-          bench.setLines(lines.map(({ parts, ...rest }) => ({ ...rest, amount: parts })))
+          bench.setLines(
+            lines.map(({ parts, solidsWtPct, ...rest }, i) => ({
+              ...rest,
+              ...(solidsWtPct === undefined ? {} : { solidsWtPct: numberOf(solidsWtPct) }),
+              amount:
+                amountOf(bench.lines, rest.ingredient, i) ?? CODECS.parts.show(numberOf(parts)),
+            })),
+          )
         }
-        problem={(i) =>
-          Number(bench.lines[i]?.amount.replace(',', '.')) > 0 ? undefined : 'Above 0.'
-        }
+        binding={(i) => lineBinding(bench, i)}
       />
       {bench.measure === 'parts' ? (
         <Stepper
@@ -100,7 +107,7 @@ function Recipe({ bench }: { bench: MediumBench }) {
           max={5000}
           text={bench.ml}
           onChangeText={bench.setMl}
-          error={Number(bench.ml) > 0 ? undefined : 'Above 0 ml.'}
+          error={parseNumber(bench.ml) > 0 ? undefined : 'Above 0 ml.'}
         />
       ) : null}
       <KeepMedium bench={bench} />
@@ -115,6 +122,38 @@ function Recipe({ bench }: { bench: MediumBench }) {
       ) : null}
     </View>
   );
+}
+
+/** What was typed for an ingredient that is still in the list. */
+const amountOf = (lines: BenchLine[], ingredient: BenchLine['ingredient'], at: number) =>
+  (lines[at]?.ingredient === ingredient
+    ? lines[at]
+    : lines.find((l) => l.ingredient === ingredient)
+  )?.amount;
+
+/** The fields of a line: amounts stay as typed, in the measure they were typed in. */
+function lineBinding(bench: MediumBench, i: number): LineBinding {
+  const line = bench.lines[i]!;
+  const change = (next: Partial<BenchLine>) =>
+    bench.setLines(bench.lines.map((l, n) => (n === i ? { ...l, ...next } : l)));
+  const stay = (): void => undefined;
+  return {
+    parts: {
+      text: line.amount,
+      onChangeText: (amount) => change({ amount }),
+      onBlur: stay,
+      error: parseNumber(line.amount) > 0 ? undefined : 'Above 0.',
+    },
+    solids: {
+      text: line.solidsWtPct === undefined ? '' : CODECS.number.show(line.solidsWtPct),
+      onChangeText(text) {
+        const solidsWtPct = parseNumber(text);
+        change({ solidsWtPct: solidsWtPct > 0 && solidsWtPct < 100 ? solidsWtPct : undefined });
+      },
+      onBlur: stay,
+      error: undefined,
+    },
+  };
 }
 
 /** A recipe found on the bench goes into the cabinet. */

@@ -9,6 +9,7 @@ import { RULE_TEXTS } from '@/data/rule-texts';
 import { Figure, Figures } from '@/features/Figures';
 import { MediumPicker, mediumWords } from '@/features/MediumPicker';
 import { usePaintings, useStoreSelector } from '@/store/hooks';
+import { parseNumber } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
@@ -39,7 +40,7 @@ export function OilingOutScreen() {
   );
   const [picking, setPicking] = useState(false);
   const [area, setArea] = useState('500');
-  const found = medium ? dose(medium, Number(area)) : 'Choose a medium.';
+  const found = medium ? dose(medium, parseNumber(area)) : 'Choose a medium.';
   const passages = paintings.flatMap((p) =>
     p.passages.map((passage) => ({
       key: `${p.id}/${passage.id}`,

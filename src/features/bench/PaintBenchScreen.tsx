@@ -3,6 +3,7 @@ import { StyleSheet, useWindowDimensions, View } from 'react-native';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import type { Painting } from '@/core/painting';
 import { usePaintings } from '@/store/hooks';
+import { parseNumber } from '@/forms';
 import { Choice } from '@/ui/Choice';
 import { Screen } from '@/ui/Screen';
 import { Stepper } from '@/ui/Stepper';
@@ -57,7 +58,7 @@ function PaintingNeeds({ painting }: { painting: Painting }) {
   const usual = painting.support.kind === 'canvas' || painting.support.kind === 'linen';
   const [canvas, setCanvas] = useState(tidy(usual ? STUDIO_HANDBOOK.constants.canvasFactor : 1));
   const [waste, setWaste] = useState(tidy(STUDIO_HANDBOOK.constants.wasteFactor));
-  const factors = { canvasFactor: Number(canvas), wasteFactor: Number(waste) };
+  const factors = { canvasFactor: parseNumber(canvas), wasteFactor: parseNumber(waste) };
   const valid = factors.canvasFactor >= 1 && factors.wasteFactor >= 1;
   const { needs, list } = useNeeds(painting, scope, valid ? factors : null);
   return (

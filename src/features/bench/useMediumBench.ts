@@ -4,6 +4,7 @@ import { ingredientFigures, type MediumPart } from '@/core/film';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { batchOf, byVolume, fromMl, toMl, type Batch, type Unit } from '@/core/quantity';
 import type { IngredientKey } from '@/data/ingredients';
+import { parseNumber } from '@/forms';
 
 /** How the lines are read and typed: in parts of a batch, or as amounts that make the batch. */
 export const MEASURES = ['parts', 'ml', 'g', 'tsp', 'drops'] as const;
@@ -24,8 +25,6 @@ export interface BenchLine {
 }
 
 const tidy = (value: number): string => String(Number(value.toFixed(2)));
-const number = (text: string): number =>
-  text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
 
 const partOf = ({ ingredient, solidsWtPct }: BenchLine): Omit<MediumPart, 'parts'> =>
   solidsWtPct === undefined ? { ingredient } : { ingredient, solidsWtPct };
@@ -34,7 +33,7 @@ const partOf = ({ ingredient, solidsWtPct }: BenchLine): Omit<MediumPart, 'parts
 function partsOf(lines: BenchLine[], measure: Measure): MediumPart[] | null {
   const parts = lines.map((line): MediumPart => {
     const part = partOf(line);
-    const amount = number(line.amount);
+    const amount = parseNumber(line.amount);
     return {
       ...part,
       parts:
@@ -90,7 +89,8 @@ export function useMediumBench(first: CabinetMedium | null): MediumBench {
     first ? inMeasure(byVolume(first.parts, first.by), Number(USUAL_ML), 'parts') : [],
   );
   const parts = partsOf(lines, measure);
-  const total = measure === 'parts' ? number(ml) : (parts?.reduce((s, p) => s + p.parts, 0) ?? NaN);
+  const total =
+    measure === 'parts' ? parseNumber(ml) : (parts?.reduce((s, p) => s + p.parts, 0) ?? NaN);
   const batch = parts && total > 0 ? batchOf(STUDIO_HANDBOOK, parts, total) : null;
   const takeParts = (taken: MediumPart[], takenMl: number, takenName: string | null) => {
     setName(takenName);

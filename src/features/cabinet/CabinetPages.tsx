@@ -18,10 +18,18 @@ export function Editor({ chosen }: { chosen: NonNullable<Chosen> }) {
   const isNew = chosen.id === 'new';
   if (chosen.kind === 'paint') {
     const paint = cabinet.paints.find((p) => p.id === chosen.id) ?? null;
-    return !paint && !isNew ? <Gone what="That paint" /> : <PaintPage paint={paint} />;
+    return !paint && !isNew ? (
+      <Gone what="That paint" />
+    ) : (
+      <PaintPage key={chosen.id} paint={paint} />
+    );
   }
   const medium = cabinet.mediums.find((m) => m.id === chosen.id) ?? null;
-  return !medium && !isNew ? <Gone what="That medium" /> : <MediumPage medium={medium} />;
+  return !medium && !isNew ? (
+    <Gone what="That medium" />
+  ) : (
+    <MediumPage key={chosen.id} medium={medium} />
+  );
 }
 
 function Gone({ what }: { what: string }) {
@@ -50,7 +58,7 @@ function PaintPage({ paint }: { paint: CabinetPaint | null }) {
       foot={
         <Foot
           onKeep={edit.keep}
-          disabled={!edit.checked.paint}
+          disabled={!edit.form.value}
           archive={paint ? { on: paint.archived, press: edit.archive } : null}
         />
       }
@@ -70,7 +78,7 @@ function MediumPage({ medium }: { medium: CabinetMedium | null }) {
       foot={
         <Foot
           onKeep={edit.keep}
-          disabled={!edit.checked.medium}
+          disabled={!edit.form.value}
           archive={medium ? { on: medium.archived, press: edit.archive } : null}
         />
       }

@@ -1,133 +1,72 @@
 import { nanoid } from '@reduxjs/toolkit';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { cabinetMediumSchema, putMedium, type CabinetMedium } from '@/core/cabinet';
 import { mediumFigures } from '@/core/film';
-import { issuesOf } from '@/core/issues';
 import { byVolume } from '@/core/quantity';
 import { Figure, Figures } from '@/features/Figures';
-import { IngredientLines, type IngredientDraft } from '@/features/IngredientLines';
-import { changeCabinet } from '@/store/actions';
-import { useStoreDispatch } from '@/store/hooks';
+import { IngredientLines } from '@/features/IngredientLines';
+import { FormState } from '@/forms';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Heading } from '@/ui/Text';
 import { space } from '@/ui/tokens';
+import { useEntryEdit, type EntryEdit } from './useEntryEdit';
 
-export interface MediumDraft {
-  id: string;
-  name: string;
-  by: CabinetMedium['by'];
-  lines: IngredientDraft[];
-  archived: boolean;
-}
-
-const tidy = (value: number): string => String(Number(value.toFixed(3)));
-const number = (text: string): number =>
-  text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
-
-const draftOfMedium = (medium: CabinetMedium): MediumDraft => ({
-  id: medium.id,
-  name: medium.name,
-  by: medium.by,
-  lines: medium.parts.map((p) => ({ ...p, parts: tidy(p.parts) })),
-  archived: medium.archived,
-});
-
-const newMedium = (): MediumDraft => ({
+const newMedium = (): CabinetMedium => ({
   id: nanoid(12),
   name: '',
   by: 'volume',
-  lines: [
-    { ingredient: 'linseed-refined', parts: '1' },
-    { ingredient: 'mineral-spirits', parts: '1' },
+  parts: [
+    { ingredient: 'linseed-refined', parts: 1 },
+    { ingredient: 'mineral-spirits', parts: 1 },
   ],
   archived: false,
 });
 
-function checkMedium(draft: MediumDraft) {
-  const parsed = cabinetMediumSchema.safeParse({
-    id: draft.id,
-    name: draft.name,
-    by: draft.by,
-    parts: draft.lines.map((l) => ({ ...l, parts: number(l.parts) })),
-    archived: draft.archived,
-  });
-  const issues = parsed.error ? issuesOf(parsed.error) : [];
-  return {
-    medium: parsed.success ? parsed.data : null,
-    problem: (path: string) => issues.find((i) => i.where === path)?.message,
-  };
-}
-
-export interface MediumEdit {
-  draft: MediumDraft;
-  set(change: Partial<MediumDraft>): void;
-  checked: ReturnType<typeof checkMedium>;
-  keep(): void;
-  archive(): void;
-}
-
 /** @param medium null for a new one */
-export function useMediumEdit(medium: CabinetMedium | null, onDone: () => void): MediumEdit {
-  const dispatch = useStoreDispatch();
-  const [draft, setDraft] = useState<MediumDraft>(() =>
-    medium ? draftOfMedium(medium) : newMedium(),
-  );
-  const checked = useMemo(() => checkMedium(draft), [draft]);
-  const put = (what: string, kept: CabinetMedium) => {
-    dispatch(changeCabinet(what, (c) => putMedium(c, kept)));
-    onDone();
-  };
-  return {
-    draft,
-    set: (change) => setDraft((d) => ({ ...d, ...change })),
-    checked,
-    keep: () => {
-      if (checked.medium) put(`Kept ${checked.medium.name}`, checked.medium);
-    },
-    archive: () => {
-      if (!medium) return;
-      const archived = !medium.archived;
-      put(archived ? `Archived ${medium.name}` : `Took out ${medium.name}`, {
-        ...medium,
-        archived,
-      });
-    },
-  };
+export function useMediumEdit(
+  medium: CabinetMedium | null,
+  onDone: () => void,
+): EntryEdit<CabinetMedium> {
+  const [fresh] = useState(newMedium);
+  return useEntryEdit({
+    kind: 'medium',
+    schema: cabinetMediumSchema,
+    entry: medium,
+    fresh,
+    put: putMedium,
+    onDone,
+  });
 }
 
 /** One medium of the cabinet: a recipe in parts, and what stays of it. */
-export function MediumRecipe({ edit }: { edit: MediumEdit }) {
-  const { draft, set, checked } = edit;
-  const figures = checked.medium
-    ? mediumFigures(byVolume(checked.medium.parts, checked.medium.by))
-    : null;
-  const problem = checked.problem('parts');
+export function MediumRecipe({ edit: { form } }: { edit: EntryEdit<CabinetMedium> }) {
+  const figures = form.value ? mediumFigures(byVolume(form.value.parts, form.value.by)) : null;
+  const problem = form.problem('parts');
   return (
     <View style={{ gap: space.l }}>
-      <Field
-        label="Name"
-        value={draft.name}
-        onChangeText={(name) => set({ name })}
-        error={draft.name === '' ? undefined : checked.problem('name')}
-      />
+      <FormState form={form} />
+      <Field label="Name" {...form.text('name')} />
       <Choice
         label="Parts are measured by"
         options={[
           { key: 'volume', name: 'volume' },
           { key: 'weight', name: 'weight' },
         ]}
-        value={draft.by}
-        onChange={(by) => set({ by })}
+        value={form.draft.by}
+        onChange={(by) => form.put('by', by)}
       />
       <View style={{ gap: space.s }}>
         <Heading>Ingredients</Heading>
         <IngredientLines
-          lines={draft.lines}
-          onChange={(lines) => set({ lines })}
-          problem={(i) => checked.problem(`parts.${i}.parts`)}
+          lines={form.draft.parts}
+          onChange={(lines) => form.put('parts', lines)}
+          binding={(i) => ({
+            parts: form.number(`parts.${i}.parts`, 'parts'),
+            solids: form.number(`parts.${i}.solidsWtPct`, 'number', 'absent'),
+          })}
         />
         {problem ? <Notice tone="refusal">{problem}</Notice> : null}
       </View>

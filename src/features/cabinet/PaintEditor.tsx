@@ -1,5 +1,5 @@
 import { nanoid } from '@reduxjs/toolkit';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { colourIndexOf, pigmentRow, putPaint, type CabinetPaint } from '@/core/cabinet';
 import { mixColour } from '@/core/optics';
@@ -7,8 +7,7 @@ import { BINDER_KEYS, BINDERS } from '@/data/binders';
 import { Figure, Figures } from '@/features/Figures';
 import { Hazards } from '@/features/Hazards';
 import { PigmentPicker } from '@/features/PigmentPicker';
-import { changeCabinet } from '@/store/actions';
-import { useStoreDispatch } from '@/store/hooks';
+import { FormState, useRowKeys } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
@@ -20,60 +19,38 @@ import { duration } from '@/ui/time/words';
 import { colour, space, TARGET } from '@/ui/tokens';
 import { paintFigures } from './cabinet-list';
 import { CorrectionFields, StockFields } from './StockFields';
-import { checkPaint, draftOfPaint, nameOf, newPaintDraft, type PaintDraft } from './paint-draft';
+import { nameOf, newPaint, paintFormSchema } from './paint-draft';
+import { useEntryEdit, type EntryEdit } from './useEntryEdit';
 
-export interface PaintEdit {
-  draft: PaintDraft;
-  set(change: Partial<PaintDraft>): void;
-  checked: ReturnType<typeof checkPaint>;
-  keep(): void;
-  archive(): void;
-}
+export type PaintEdit = EntryEdit<CabinetPaint>;
 
 /** @param paint null for a new one */
 export function usePaintEdit(paint: CabinetPaint | null, onDone: () => void): PaintEdit {
-  const dispatch = useStoreDispatch();
-  const [draft, setDraft] = useState<PaintDraft>(() =>
-    paint ? draftOfPaint(paint) : newPaintDraft(nanoid(12)),
-  );
-  const checked = useMemo(() => checkPaint(draft), [draft]);
-  const put = (what: string, kept: CabinetPaint) => {
-    dispatch(changeCabinet(what, (c) => putPaint(c, kept)));
-    onDone();
-  };
-  return {
-    draft,
-    set: (change) => setDraft((d) => ({ ...d, ...change })),
-    checked,
-    keep: () => {
-      if (checked.paint) put(`Kept ${checked.paint.name}`, checked.paint);
-    },
-    archive: () => {
-      if (!paint) return;
-      const archived = !paint.archived;
-      put(archived ? `Archived ${paint.name}` : `Took out ${paint.name}`, { ...paint, archived });
-    },
-  };
+  const [fresh] = useState(() => newPaint(nanoid(12)));
+  return useEntryEdit({
+    kind: 'paint',
+    schema: paintFormSchema,
+    entry: paint,
+    fresh,
+    put: putPaint,
+    onDone,
+  });
 }
 
 /** One paint of the cabinet: what is in it, how much of it there is, and what the painter knows better. */
 export function PaintFields({ edit }: { edit: PaintEdit }) {
-  const { draft, set, checked } = edit;
+  const { form } = edit;
+  const { draft } = form;
   return (
     <View style={{ gap: space.l }}>
-      <Field
-        label="Name"
-        value={draft.name}
-        placeholder={nameOf(draft)}
-        onChangeText={(name) => set({ name })}
-        error={checked.problem('name')}
-      />
+      <FormState form={form} />
+      <Field label="Name" placeholder={nameOf(draft)} {...form.text('name')} />
       <PigmentLines edit={edit} />
       <Choice
         label="Ground in"
         options={BINDER_KEYS.map((key) => ({ key, name: BINDERS[key].name }))}
         value={draft.binder}
-        onChange={(binder) => set({ binder })}
+        onChange={(binder) => form.put('binder', binder)}
       />
       <View style={styles.steppers}>
         <Stepper
@@ -82,14 +59,12 @@ export function PaintFields({ edit }: { edit: PaintEdit }) {
           step={5}
           min={0}
           max={80}
-          text={draft.extenderPct}
-          onChangeText={(extenderPct) => set({ extenderPct })}
-          error={checked.problem('extenderShare')}
+          {...form.number('extenderShare', 'percent')}
         />
         <Tick
           title="Nobody says what is in it"
           checked={draft.makeUpUnknown}
-          onPress={() => set({ makeUpUnknown: !draft.makeUpUnknown })}
+          onPress={() => form.put('makeUpUnknown', !draft.makeUpUnknown)}
         />
       </View>
       <PaintReckoned edit={edit} />
@@ -100,24 +75,26 @@ export function PaintFields({ edit }: { edit: PaintEdit }) {
   );
 }
 
-function PigmentLines({ edit: { draft, set, checked } }: { edit: PaintEdit }) {
+function PigmentLines({ edit: { form } }: { edit: PaintEdit }) {
+  const { pigments } = form.draft;
+  const rows = useRowKeys(pigments.length);
   const [picking, setPicking] = useState<number | 'new' | null>(null);
   const pick = (pigment: string) => {
-    set({
-      pigments:
-        picking === 'new'
-          ? [...draft.pigments, { pigment, parts: '1' }]
-          : draft.pigments.map((p, i) => (i === picking ? { ...p, pigment } : p)),
-    });
+    form.put(
+      'pigments',
+      picking === 'new'
+        ? [...pigments, { pigment, parts: 1 }]
+        : pigments.map((p, i) => (i === picking ? { ...p, pigment } : p)),
+    );
     setPicking(null);
   };
   return (
     <View style={{ gap: space.s }}>
       <Heading>Pigments</Heading>
-      {draft.pigments.map((p, i) => {
+      {pigments.map((p, i) => {
         const row = pigmentRow(p.pigment);
         return (
-          <View key={i} style={styles.line}>
+          <View key={rows.keys[i]} style={styles.line}>
             <View style={[styles.swatch, { backgroundColor: row?.masstone_srgb }]} />
             <Pressable
               accessibilityRole="button"
@@ -130,7 +107,7 @@ function PigmentLines({ edit: { draft, set, checked } }: { edit: PaintEdit }) {
                 {row?.ci}
               </Text>
             </Pressable>
-            {draft.pigments.length > 1 ? (
+            {pigments.length > 1 ? (
               <>
                 <Stepper
                   label={`Parts of ${row?.name ?? p.pigment}`}
@@ -138,15 +115,17 @@ function PigmentLines({ edit: { draft, set, checked } }: { edit: PaintEdit }) {
                   step={1}
                   min={1}
                   max={99}
-                  text={p.parts}
-                  onChangeText={(parts) =>
-                    set({ pigments: draft.pigments.map((q, n) => (n === i ? { ...q, parts } : q)) })
-                  }
-                  error={checked.problem(`pigments.${i}.parts`)}
+                  {...form.number(`pigments.${i}.parts`, 'parts')}
                 />
                 <TakeOut
                   name={row?.name ?? p.pigment}
-                  onPress={() => set({ pigments: draft.pigments.filter((_, n) => n !== i) })}
+                  onPress={() => {
+                    rows.removed(i);
+                    form.put(
+                      'pigments',
+                      pigments.filter((_, n) => n !== i),
+                    );
+                  }}
                 />
               </>
             ) : null}
@@ -164,8 +143,8 @@ function PigmentLines({ edit: { draft, set, checked } }: { edit: PaintEdit }) {
 }
 
 /** What follows from all this, as it is typed. */
-function PaintReckoned({ edit: { checked } }: { edit: PaintEdit }) {
-  const { paint } = checked;
+function PaintReckoned({ edit }: { edit: PaintEdit }) {
+  const paint = edit.form.value;
   if (!paint) return null;
   const { composition: c, touchDays } = paintFigures(paint);
   return (

@@ -9,45 +9,33 @@ import type { PaintEdit } from './PaintEditor';
 const TUBE_SIZES = ['12', '20', '37', '40', '60', '120', '150', '200', '225'] as const;
 
 /** Size of the tube, what is left of it, what it cost. */
-export function StockFields({ edit: { draft, set, checked } }: { edit: PaintEdit }) {
+export function StockFields({ edit: { form } }: { edit: PaintEdit }) {
+  const tube = form.number('tubeMl', 'millilitres');
   return (
     <View style={{ gap: space.s }}>
       <Heading>How much there is</Heading>
       <Choice
         label="Size of the tube, ml"
         options={TUBE_SIZES.map((key) => ({ key, name: key }))}
-        value={TUBE_SIZES.find((s) => s === draft.tubeMl) ?? null}
-        onChange={(tubeMl) => set({ tubeMl })}
+        value={TUBE_SIZES.find((s) => s === tube.text) ?? null}
+        onChange={tube.onChangeText}
       />
       <View style={styles.steppers}>
-        <Stepper
-          label="Or another size"
-          unit="ml"
-          step={10}
-          min={1}
-          max={5000}
-          text={draft.tubeMl}
-          onChangeText={(tubeMl) => set({ tubeMl })}
-          error={checked.problem('tubeMl')}
-        />
+        <Stepper label="Or another size" unit="ml" step={10} min={1} max={5000} {...tube} />
         <Stepper
           label="Left of it; 200 % is two tubes"
           unit="%"
           step={10}
           min={0}
           max={1000}
-          text={draft.leftPct}
-          onChangeText={(leftPct) => set({ leftPct })}
-          error={checked.problem('left')}
+          {...form.number('left', 'percent')}
         />
         <Stepper
           label="Price of a tube"
           step={1}
           min={0}
           max={1000}
-          text={draft.price}
-          onChangeText={(price) => set({ price })}
-          error={checked.problem('price')}
+          {...form.number('price', 'money', null)}
         />
       </View>
     </View>
@@ -55,7 +43,8 @@ export function StockFields({ edit: { draft, set, checked } }: { edit: PaintEdit
 }
 
 /** What the painter knows better than the table. */
-export function CorrectionFields({ edit: { draft, set, checked } }: { edit: PaintEdit }) {
+export function CorrectionFields({ edit: { form } }: { edit: PaintEdit }) {
+  const { oilWtPct, dryingFactor } = form.draft;
   return (
     <View style={{ gap: space.s }}>
       <Heading>Known better than the table</Heading>
@@ -69,24 +58,20 @@ export function CorrectionFields({ edit: { draft, set, checked } }: { edit: Pain
           step={1}
           min={5}
           max={90}
-          text={draft.oilWtPct}
-          onChangeText={(oilWtPct) => set({ oilWtPct })}
-          error={checked.problem('oilWtPct')}
+          {...form.number('oilWtPct', 'number', null)}
         />
         <Stepper
           label="Drying factor; above 1 is slower"
           step={0.1}
           min={0.1}
           max={10}
-          text={draft.dryingFactor}
-          onChangeText={(dryingFactor) => set({ dryingFactor })}
-          error={checked.problem('dryingFactor')}
+          {...form.number('dryingFactor', 'number', null)}
         />
-        {draft.oilWtPct !== '' || draft.dryingFactor !== '' ? (
+        {oilWtPct !== null || dryingFactor !== null ? (
           <Action
             title="Go by the table"
             kind="quiet"
-            onPress={() => set({ oilWtPct: '', dryingFactor: '' })}
+            onPress={() => form.set((d) => ({ ...d, oilWtPct: null, dryingFactor: null }))}
           />
         ) : null}
       </View>

@@ -1,31 +1,39 @@
 import { starterCabinet } from '@/core/cabinet';
+import type { CodecKey } from '@/forms';
+import { checkDraft } from '@/forms/draft';
 import { foundMediums, foundPaints, paintFigures } from './cabinet-list';
-import { checkPaint, draftOfPaint, nameOf, newPaintDraft } from './paint-draft';
+import { nameOf, newPaint, paintFormSchema } from './paint-draft';
 
 const { paints, mediums } = starterCabinet();
 
-test('a paint goes into the form and comes out the same', () => {
-  for (const paint of paints) expect(checkPaint(draftOfPaint(paint)).paint).toEqual(paint);
+test('a paint that nobody named is called by its pigments', () => {
+  const fresh = newPaint('x');
+  const two = {
+    ...fresh,
+    pigments: [...fresh.pigments, { pigment: 'ultramarine-blue', parts: 1 }],
+  };
+  expect(nameOf(two)).toBe('Titanium white + Ultramarine blue');
+  expect(paintFormSchema.parse(two).name).toBe('Titanium white + Ultramarine blue');
+  expect(paintFormSchema.parse({ ...two, name: 'My white' }).name).toBe('My white');
 });
 
-test('a paint that nobody named is called by its pigments', () => {
-  const draft = newPaintDraft('x');
-  draft.pigments.push({ pigment: 'ultramarine-blue', parts: '1' });
-  expect(nameOf(draft)).toBe('Titanium white + Ultramarine blue');
-  expect(checkPaint(draft).paint!.name).toBe('Titanium white + Ultramarine blue');
-});
+const typed = (text: string, as: CodecKey) => ({ typed: text, as, was: null });
 
 test.each([
-  [{ extenderPct: '95' }, 'extenderShare', /at most 80 %/],
-  [{ tubeMl: 'big' }, 'tubeMl', /must be a number of ml/],
-  [{ price: '-1' }, 'price', /cannot be below 0/],
-  [{ oilWtPct: '2' }, 'oilWtPct', /at least 5 %/],
-  [{ dryingFactor: '0' }, 'dryingFactor', /at least 0.1/],
-  [{ pigments: [{ pigment: 'raw-umber', parts: '0' }] }, 'pigments.0.parts', /above 0/],
+  [{ extenderShare: typed('95', 'percent') }, 'extenderShare', /at most 80 %/],
+  [{ tubeMl: typed('big', 'millilitres') }, 'tubeMl', /must be a number of ml/],
+  [{ price: typed('-1', 'money') }, 'price', /cannot be below 0/],
+  [{ oilWtPct: typed('2', 'number') }, 'oilWtPct', /at least 5 %/],
+  [{ dryingFactor: typed('0', 'number') }, 'dryingFactor', /at least 0.1/],
+  [
+    { pigments: [{ pigment: 'raw-umber', parts: typed('0', 'parts') }] },
+    'pigments.0.parts',
+    /above 0/,
+  ],
 ])('what is wrong stands at its field: %j', (change, field, message) => {
-  const checked = checkPaint({ ...newPaintDraft('x'), ...change });
-  expect(checked.paint).toBeNull();
-  expect(checked.problem(field)).toMatch(message);
+  const checked = checkDraft(paintFormSchema, { ...newPaint('x'), ...change });
+  expect(checked.value).toBeNull();
+  expect(checked.issues.find((i) => i.where === field)?.message).toMatch(message);
 });
 
 test('paints are found by metal, code and pigment, in the order asked for', () => {

@@ -21,7 +21,7 @@ import {
   type ClimateMapping,
   type TimeFormat,
 } from './climate-csv';
-import { useNumberText } from './useNumberText';
+import { useNumberText } from '@/forms';
 
 /** Readings of any logger, from a CSV file. */
 export function ClimateImport() {

@@ -10,7 +10,7 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { space } from '@/ui/tokens';
-import { useNumberText } from './useNumberText';
+import { useNumberText } from '@/forms';
 
 const NIGHT: DayNight = {
   dayFromHour: 8,

@@ -1,8 +1,9 @@
 import { useRouter } from 'expo-router';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
-import { type Painting } from '@/core/painting';
+import type { Coat, Painting } from '@/core/painting';
 import { addCoat, changeCoat } from '@/core/painting/plan';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
+import { FormState } from '@/forms';
 import { changePainting } from '@/store/actions';
 import { usePainting, useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
@@ -41,14 +42,12 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
   const dispatch = useStoreDispatch();
   const editor = useCoatEditor(painting, coatId, passageId, afterId);
   const wide = useWindowDimensions().width >= WIDE_FROM;
-  const { draft, checked, isNew } = editor;
+  const { form, draft, isNew } = editor;
   const leave = () =>
     router.canGoBack()
       ? router.back()
       : router.navigate({ pathname: '/paintings/[id]', params: { id: painting.id } });
-  const keep = () => {
-    const { coat } = checked;
-    if (!coat || !editor.mayKeep) return;
+  const write = (coat: Coat) => {
     dispatch(
       changePainting(
         painting.id,
@@ -59,7 +58,9 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
             : changeCoat(p, coat, editor.correctRecord, making),
       ),
     );
-    leave();
+  };
+  const keep = () => {
+    if (editor.mayKeep && form.keep(write)) leave();
   };
   const foot = (
     <View style={styles.foot}>
@@ -72,12 +73,12 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
         title="Keep"
         kind="primary"
         onPress={keep}
-        disabled={!checked.coat || !editor.mayKeep}
+        disabled={!form.value || !editor.mayKeep}
         style={wide ? { flexGrow: 1 } : {}}
       />
     </View>
   );
-  const form = (
+  const page = (
     <Screen
       title={isNew ? 'A new coat' : draft.name || 'Coat'}
       subtitle={painting.title}
@@ -85,9 +86,10 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
       foot={foot}
     >
       <View style={{ gap: space.xl }}>
+        <FormState form={form} />
         <PlaceFields editor={editor} painting={painting} />
         <MaterialFields editor={editor} />
-        {draft.material === null ? (
+        {draft.recipe.material === undefined ? (
           <>
             <MixFields editor={editor} />
             <MediumFields editor={editor} />
@@ -100,10 +102,10 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
       </View>
     </Screen>
   );
-  if (!wide) return form;
+  if (!wide) return page;
   return (
     <View style={{ flex: 1, flexDirection: 'row' }}>
-      <View style={{ flex: 1 }}>{form}</View>
+      <View style={{ flex: 1 }}>{page}</View>
       <ScrollView style={styles.panel} contentContainerStyle={{ padding: space.xxl }}>
         <LiveSection editor={editor} painting={painting} />
         <LivePanel editor={editor} painting={painting} />

@@ -11,7 +11,7 @@ import type { CoatEditor } from './useCoatEditor';
 
 /** How it is put on, how thick, and on what. */
 export function LayingFields({ editor }: { editor: CoatEditor }) {
-  const { draft, set, checked } = editor;
+  const { form, draft, set } = editor;
   const { rangeUm } = APPLICATIONS[draft.application];
   return (
     <View>
@@ -22,7 +22,10 @@ export function LayingFields({ editor }: { editor: CoatEditor }) {
         options={APPLICATION_KEYS.map((key) => ({ key, name: APPLICATIONS[key].name }))}
         value={draft.application}
         onChange={(application) =>
-          set({ application, thicknessUm: String(APPLICATIONS[application].typicalUm) })
+          set({
+            application,
+            recipe: { ...draft.recipe, thicknessUm: APPLICATIONS[application].typicalUm },
+          })
         }
       />
       <View style={{ marginBottom: space.m }}>
@@ -32,9 +35,7 @@ export function LayingFields({ editor }: { editor: CoatEditor }) {
           step={draft.application === 'rubbed-on' ? 1 : 5}
           min={1}
           max={10000}
-          text={draft.thicknessUm}
-          onChangeText={(thicknessUm) => set({ thicknessUm })}
-          error={checked.problem('recipe.thicknessUm')}
+          {...form.number('recipe.thicknessUm', 'micrometres')}
         />
       </View>
       <Choice
@@ -43,12 +44,7 @@ export function LayingFields({ editor }: { editor: CoatEditor }) {
         value={draft.onto}
         onChange={(onto) => set({ onto })}
       />
-      <Field
-        label="Why, for the day you come back to it"
-        value={draft.why}
-        onChangeText={(why) => set({ why })}
-        error={checked.problem('why')}
-      />
+      <Field label="Why, for the day you come back to it" {...form.text('why')} />
     </View>
   );
 }

@@ -14,6 +14,11 @@ import type { CoatEditor, LivePassage } from './useCoatEditor';
 
 const BROKEN: ReadonlySet<Verdict> = new Set(['fail', 'caution']);
 
+/** As many as are read at once. */
+const PROBLEMS_SHOWN = 3;
+const problemsOf = ({ form }: CoatEditor): string[] =>
+  [...new Set(form.issues.map((i) => i.message))].slice(0, PROBLEMS_SHOWN);
+
 /** Figures and verdict of the draft, as they change. */
 export function LivePanel({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
   const { layer, passages, findings } = editor.live;
@@ -21,7 +26,7 @@ export function LivePanel({ editor, painting }: { editor: CoatEditor; painting: 
     return (
       <View style={{ gap: space.s }}>
         <Heading>Not a coat yet</Heading>
-        {editor.checked.problems.slice(0, 3).map((p) => (
+        {problemsOf(editor).map((p) => (
           <Notice key={p} tone="refusal">
             {p}
           </Notice>
@@ -133,7 +138,7 @@ export function LiveStrip({ editor }: { editor: CoatEditor }) {
   if (!layer) {
     return (
       <Text strong tone="brick" size="small" numberOfLines={2}>
-        {editor.checked.problems[0] ?? 'Not a coat yet.'}
+        {problemsOf(editor)[0] ?? 'Not a coat yet.'}
       </Text>
     );
   }

@@ -3,6 +3,7 @@ import { MATERIAL_KEYS, MATERIALS, type MaterialKey } from '@/data/materials';
 import { Choice } from '@/ui/Choice';
 import { Heading } from '@/ui/Text';
 import { space } from '@/ui/tokens';
+import { asMaterial, asPaint } from './draft';
 import type { CoatEditor } from './useCoatEditor';
 
 const KINDS = [
@@ -12,9 +13,11 @@ const KINDS = [
 
 /** Whether the coat is paint, or something that is laid as it comes. */
 export function MaterialFields({ editor }: { editor: CoatEditor }) {
-  const { draft, set } = editor;
-  const take = (material: MaterialKey) =>
-    set({ material, thicknessUm: String(MATERIALS[material].typicalUm) });
+  const { form } = editor;
+  const { recipe } = editor.draft;
+  const material = recipe.material ?? null;
+  const take = (chosen: MaterialKey) =>
+    form.put('recipe', asMaterial(MATERIALS[chosen].typicalUm, chosen));
   return (
     <View>
       <Heading style={{ marginBottom: space.s }}>What it is</Heading>
@@ -22,16 +25,18 @@ export function MaterialFields({ editor }: { editor: CoatEditor }) {
         label="What it is"
         hideLabel
         options={[...KINDS]}
-        value={draft.material === null ? 'paint' : 'other'}
+        value={material === null ? 'paint' : 'other'}
         onChange={(key) =>
-          key === 'paint' ? set({ material: null }) : take(draft.material ?? 'charcoal')
+          key === 'paint'
+            ? form.put('recipe', asPaint(recipe, editor.paintBefore))
+            : take(material ?? 'charcoal')
         }
       />
-      {draft.material !== null ? (
+      {material !== null ? (
         <Choice
           label="Material"
           options={MATERIAL_KEYS.map((key) => ({ key, name: MATERIALS[key].name }))}
-          value={draft.material}
+          value={material}
           onChange={take}
         />
       ) : null}

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import type { CabinetMedium } from '@/core/cabinet';
 import { byVolume } from '@/core/quantity';
 import { IngredientLines, type IngredientDraft } from '@/features/IngredientLines';
+import { numberOf } from '@/forms';
 import { MediumPicker } from '@/features/MediumPicker';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
@@ -11,41 +12,48 @@ import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import type { CoatEditor } from './useCoatEditor';
 
-const tidy = (value: number): string => String(Number(value.toFixed(3)));
-const USUAL_SHARE = '10';
+const USUAL_SHARE = 0.1;
 
 /** The medium in parts, and its share of the whole. */
 export function MediumFields({ editor }: { editor: CoatEditor }) {
-  const { draft, set, checked } = editor;
+  const { form, setRecipe } = editor;
+  const { mix, medium, mediumShare, mediumName } = editor.draft.recipe;
   const [picking, setPicking] = useState(false);
   const shareFor = (lines: IngredientDraft[]) =>
     // Without ingredients there is no share to speak of; with the first ones a usual share is set.
-    lines.length === 0 && draft.mix.length > 0
-      ? { sharePct: '0' }
-      : lines.length > 0 && Number(draft.sharePct) === 0
-        ? { sharePct: USUAL_SHARE }
+    lines.length === 0 && mix.length > 0
+      ? { mediumShare: 0 }
+      : lines.length > 0 && numberOf(mediumShare) === 0
+        ? { mediumShare: USUAL_SHARE }
         : {};
-  const change = (medium: IngredientDraft[]) =>
-    set({ medium, mediumName: null, ...shareFor(medium) });
-  const take = (medium: CabinetMedium) => {
-    const lines = byVolume(medium.parts, medium.by).map((p) => ({ ...p, parts: tidy(p.parts) }));
-    set({ medium: lines, mediumName: medium.name, ...shareFor(lines) });
+  // Once it is changed it is no longer the one of the cabinet.
+  const change = (lines: IngredientDraft[]) =>
+    form.set((d) => {
+      const { mediumName: _name, ...recipe } = d.recipe;
+      return { ...d, recipe: { ...recipe, medium: lines, ...shareFor(lines) } };
+    });
+  const take = (chosen: CabinetMedium) => {
+    const lines = byVolume(chosen.parts, chosen.by);
+    setRecipe({ medium: lines, mediumName: chosen.name, ...shareFor(lines) });
     setPicking(false);
   };
-  const problem = checked.problem('recipe.medium');
+  const problem = form.problem('recipe.medium');
   return (
     <View style={{ gap: space.s }}>
       <Heading>Medium, in parts</Heading>
-      {draft.mediumName ? <Text tone="ink2">{draft.mediumName}</Text> : null}
+      {mediumName ? <Text tone="ink2">{mediumName}</Text> : null}
       <Action
         title="A medium of the cabinet"
         onPress={() => setPicking(true)}
         style={{ alignSelf: 'flex-start' }}
       />
       <IngredientLines
-        lines={draft.medium}
+        lines={medium}
         onChange={change}
-        problem={(i) => checked.problem(`recipe.medium.${i}.parts`)}
+        binding={(i) => ({
+          parts: form.number(`recipe.medium.${i}.parts`, 'parts'),
+          solids: form.number(`recipe.medium.${i}.solidsWtPct`, 'number', 'absent'),
+        })}
       />
       <Stepper
         label="Medium, share of the whole mixture"
@@ -53,9 +61,7 @@ export function MediumFields({ editor }: { editor: CoatEditor }) {
         step={5}
         min={0}
         max={100}
-        text={draft.sharePct}
-        onChangeText={(sharePct) => set({ sharePct })}
-        error={checked.problem('recipe.mediumShare')}
+        {...form.number('recipe.mediumShare', 'percent')}
       />
       {problem ? <Notice tone="refusal">{problem}</Notice> : null}
       {picking ? <MediumPicker onPick={take} onClose={() => setPicking(false)} /> : null}

@@ -11,6 +11,7 @@ import {
   tubePigments,
   type Tube,
 } from '@/features/tubes';
+import { numberOf, useRowKeys, type NumberBinding } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { TakeOut } from '@/ui/TakeOut';
@@ -19,7 +20,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space, TARGET } from '@/ui/tokens';
-import type { TubeDraft } from './draft';
+import { tubesOf, type TubeDraft } from './draft';
 import { PaintPicker } from '@/features/PaintPicker';
 import type { CoatEditor } from './useCoatEditor';
 
@@ -31,34 +32,38 @@ const lastBinder = (mix: TubeDraft[]) => {
 
 /** The tubes of the mix and their parts. */
 export function MixFields({ editor }: { editor: CoatEditor }) {
-  const { draft, set, checked } = editor;
+  const { form, setRecipe } = editor;
+  const mix = tubesOf(editor.draft.recipe);
+  const rows = useRowKeys(mix.length);
   const [picking, setPicking] = useState<number | 'new' | null>(null);
   const [binding, setBinding] = useState<number | null>(null);
   const replace = (i: number, tube: TubeDraft) =>
-    set({ mix: draft.mix.map((t, n) => (n === i ? tube : t)) });
+    setRecipe({ mix: mix.map((t, n) => (n === i ? tube : t)) });
   const pick = (tube: Tube) => {
-    if (picking === 'new') set({ mix: [...draft.mix, { parts: '1', ...tube }] });
-    else if (picking !== null) replace(picking, { parts: draft.mix[picking]!.parts, ...tube });
+    if (picking === 'new') setRecipe({ mix: [...mix, { parts: 1, ...tube }] });
+    else if (picking !== null) replace(picking, { parts: mix[picking]!.parts, ...tube });
     setPicking(null);
   };
-  const mixProblem = checked.problem('recipe.mix');
-  const bound = binding === null ? null : draft.mix[binding]!;
+  const mixProblem = form.problem('recipe.mix');
+  const bound = binding === null ? null : mix[binding]!;
   return (
     <View style={{ gap: space.s }}>
       <View style={styles.heading}>
         <Heading style={{ flex: 1 }}>Mix, in parts</Heading>
-        <MixSwatch mix={draft.mix} />
+        <MixSwatch mix={mix} />
       </View>
-      {draft.mix.map((tube, i) => (
+      {mix.map((tube, i) => (
         <TubeLine
-          key={i}
+          key={rows.keys[i]}
           tube={tube}
           place={i}
-          error={checked.problem(`recipe.mix.${i}.parts`)}
+          parts={form.number(`recipe.mix.${i}.parts`, 'parts')}
           onPick={() => setPicking(i)}
           onBind={() => setBinding(i)}
-          onParts={(parts) => replace(i, { ...tube, parts })}
-          onOut={() => set({ mix: draft.mix.filter((_, n) => n !== i) })}
+          onOut={() => {
+            rows.removed(i);
+            setRecipe({ mix: mix.filter((_, n) => n !== i) });
+          }}
         />
       ))}
       {mixProblem ? <Notice tone="refusal">{mixProblem}</Notice> : null}
@@ -67,13 +72,9 @@ export function MixFields({ editor }: { editor: CoatEditor }) {
         onPress={() => setPicking('new')}
         style={{ alignSelf: 'flex-start' }}
       />
-      <Hazards pigments={draft.mix.flatMap((t) => tubePigments(t).map((p) => p.pigment))} />
+      <Hazards pigments={mix.flatMap((t) => tubePigments(t).map((p) => p.pigment))} />
       {picking !== null ? (
-        <PaintPicker
-          binder={lastBinder(draft.mix)}
-          onPick={pick}
-          onClose={() => setPicking(null)}
-        />
+        <PaintPicker binder={lastBinder(mix)} onPick={pick} onClose={() => setPicking(null)} />
       ) : null}
       {bound && !('own' in bound) ? (
         <Sheet name="Choose a binder" onClose={() => setBinding(null)}>
@@ -97,7 +98,7 @@ export function MixFields({ editor }: { editor: CoatEditor }) {
 function MixSwatch({ mix }: { mix: TubeDraft[] }) {
   const pigments: Record<string, number> = {};
   for (const tube of mix) {
-    const parts = Number(tube.parts) || 0;
+    const parts = numberOf(tube.parts) || 0;
     const all = tubePigments(tube);
     const total = all.reduce((s, p) => s + p.parts, 0) || 1;
     for (const p of all)
@@ -115,14 +116,13 @@ function MixSwatch({ mix }: { mix: TubeDraft[] }) {
 interface LineProps {
   tube: TubeDraft;
   place: number;
-  error: string | undefined;
+  parts: NumberBinding;
   onPick: () => void;
   onBind: () => void;
-  onParts: (parts: string) => void;
   onOut: () => void;
 }
 
-function TubeLine({ tube, place, error, onPick, onBind, onParts, onOut }: LineProps) {
+function TubeLine({ tube, place, parts, onPick, onBind, onOut }: LineProps) {
   const name = tubeName(tube);
   return (
     <View style={styles.line}>
@@ -155,16 +155,7 @@ function TubeLine({ tube, place, error, onPick, onBind, onParts, onOut }: LinePr
         )}
       </View>
       <View style={styles.parts}>
-        <Stepper
-          label={`Parts of ${name}`}
-          hideLabel
-          step={1}
-          min={1}
-          max={99}
-          text={tube.parts}
-          onChangeText={onParts}
-          error={error}
-        />
+        <Stepper label={`Parts of ${name}`} hideLabel step={1} min={1} max={99} {...parts} />
         <TakeOut name={name} onPress={onOut} />
       </View>
     </View>

@@ -6,7 +6,7 @@ import { SpotFields } from '@/features/SpotFields';
 import { Choice, ManyChoice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
-import { CARRIED_OVER, ROLE_APPLICATION, ROLE_MATERIAL } from './draft';
+import { asMaterial, asPaint, CARRIED_OVER, ROLE_APPLICATION, ROLE_MATERIAL } from './draft';
 import { ROLE_NAME } from './names';
 import type { CoatEditor } from './useCoatEditor';
 
@@ -14,16 +14,11 @@ const capital = (word: string): string => `${word.charAt(0).toUpperCase()}${word
 
 /** What the coat is called, what it is for, and where it goes. */
 export function PlaceFields({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
-  const { draft, set, checked } = editor;
+  const { form, draft, set } = editor;
   const laid = (id: string) => editor.laidOn.includes(id);
   return (
     <View>
-      <Field
-        label="Name of the coat"
-        value={draft.name}
-        onChangeText={(name) => set({ name })}
-        error={checked.problem('name')}
-      />
+      <Field label="Name of the coat" {...form.text('name')} />
       <Choice
         label="Role"
         options={COAT_ROLES.map((key) => ({ key, name: ROLE_NAME[key] }))}
@@ -31,13 +26,18 @@ export function PlaceFields({ editor, painting }: { editor: CoatEditor; painting
         onChange={(role) => {
           const application = ROLE_APPLICATION[role];
           const material = ROLE_MATERIAL[role] ?? null;
-          const typicalUm = material
+          const thicknessUm = material
             ? MATERIALS[material].typicalUm
             : APPLICATIONS[application].typicalUm;
           // A name that was only carried over from another coat gives way to what this one is.
           const carried = draft.name.endsWith(CARRIED_OVER);
           const name = material && carried ? capital(ROLE_NAME[role]) : draft.name;
-          set({ role, name, application, material, thicknessUm: String(typicalUm) });
+          const recipe = material
+            ? asMaterial(thicknessUm, material)
+            : draft.recipe.material === undefined
+              ? { ...draft.recipe, thicknessUm }
+              : asPaint({ ...draft.recipe, thicknessUm }, editor.paintBefore);
+          set({ role, name, application, recipe });
         }}
       />
       <ManyChoice
@@ -56,14 +56,14 @@ export function PlaceFields({ editor, painting }: { editor: CoatEditor; painting
           })
         }
       />
-      {checked.problem('passageIds') ? (
-        <Notice tone="refusal">{checked.problem('passageIds')}</Notice>
+      {form.problem('passageIds') ? (
+        <Notice tone="refusal">{form.problem('passageIds')}</Notice>
       ) : null}
       <SpotFields
         spot={draft.spot}
         onChange={(spot) => set({ spot })}
-        nameProblem={checked.problem('spot.name')}
-        shareProblem={checked.problem('spot.share')}
+        name={form.text('spot.name')}
+        share={form.number('spot.share', 'percent')}
       />
     </View>
   );

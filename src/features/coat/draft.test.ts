@@ -1,48 +1,68 @@
+import { checkDraft, withAt } from '@/forms/draft';
+import { coatSchema } from '@/core/painting';
 import { newPainting } from '@/core/testing/paintings';
-import { checkDraft, draftOf, newDraft } from './draft';
+import { asMaterial, asPaint, newCoat, paintPartOf } from './draft';
 
 const painting = newPainting();
 const coat = painting.coats[0]!;
-
-test('a coat goes into the editor and comes out the same', () => {
-  for (const c of painting.coats) expect(checkDraft(draftOf(c)).coat).toEqual(c);
-  const meant = { ...coat, why: 'the shadow stays cool' };
-  expect(checkDraft(draftOf(meant)).coat).toEqual(meant);
+const typed = (text: string, as: 'parts' | 'percent' | 'micrometres') => ({
+  typed: text,
+  as,
+  was: 1,
 });
 
 test('what is typed wrong stands at its field, and there is no coat', () => {
-  const wrong = checkDraft({
-    ...draftOf(coat),
+  const wrong = checkDraft(coatSchema, {
+    ...coat,
     name: ' ',
-    sharePct: '140',
-    thicknessUm: '',
-    mix: [{ parts: '-1', pigment: 'raw-umber', binder: 'linseed' }],
+    recipe: {
+      ...coat.recipe,
+      mediumShare: typed('140', 'percent'),
+      thicknessUm: typed('', 'micrometres'),
+      mix: [{ parts: typed('-1', 'parts'), pigment: 'raw-umber', binder: 'linseed' }],
+    },
   });
-  expect(wrong.coat).toBeNull();
-  expect(wrong.problem('name')).toBe('Needs a name.');
-  expect(wrong.problem('recipe.mediumShare')).toMatch(/over 100 %/);
-  expect(wrong.problem('recipe.thicknessUm')).toMatch(/number of µm/);
-  expect(wrong.problem('recipe.mix.0.parts')).toMatch(/above 0/);
-  expect(wrong.problem('recipe.mix.1.parts')).toBeUndefined();
+  expect(wrong.value).toBeNull();
+  const said = Object.fromEntries(wrong.issues.map((i) => [i.where, i.message]));
+  expect(said.name).toBe('Needs a name.');
+  expect(said['recipe.mediumShare']).toMatch(/over 100 %/);
+  expect(said['recipe.thicknessUm']).toMatch(/number of µm/);
+  expect(said['recipe.mix.0.parts']).toMatch(/above 0/);
 });
 
-test('decimal commas are read', () => {
-  expect(checkDraft({ ...draftOf(coat), sharePct: '12,5' }).coat?.recipe.mediumShare).toBeCloseTo(
-    0.125,
-  );
+test('what no field of the form knows of is carried along', () => {
+  const known = { ...coat, minutes: 90, oneSitting: true, apart: true };
+  const draft = withAt(known, 'recipe.thicknessUm', typed('42,5', 'micrometres'));
+  expect(checkDraft(coatSchema, draft).value).toEqual(withAt(known, 'recipe.thicknessUm', 42.5));
 });
 
 test('a new coat is like the last one of its passage, or like the one it follows', () => {
   const [, wall] = painting.passages;
   const last = painting.coats.filter((c) => c.passageIds.includes(wall!.id)).at(-1)!;
-  expect(newDraft(painting, wall!.id, null, 'n')).toMatchObject({
+  expect(newCoat(painting, wall!.id, null, 'n')).toMatchObject({
     id: 'n',
     name: `${last.name} again`,
     passageIds: [wall!.id],
   });
-  expect(newDraft(painting, null, coat.id, 'n')).toMatchObject({
+  expect(newCoat(painting, null, coat.id, 'n')).toMatchObject({
     name: `${coat.name} again`,
     passageIds: coat.passageIds,
   });
-  expect(checkDraft(newDraft({ ...painting, coats: [] }, null, null, 'n')).coat).not.toBeNull();
+  const first = newCoat({ ...painting, coats: [] }, null, null, 'n');
+  expect(coatSchema.parse(first)).toEqual(first);
+});
+
+test('the name of a coat made like one with a long name can be kept', () => {
+  const long = { ...coat, name: 'x'.repeat(60) };
+  const next = newCoat({ ...painting, coats: [long] }, null, long.id, 'n');
+  expect(coatSchema.parse(next).name).toHaveLength(60);
+});
+
+test('made a drawing and made paint again, it is mixed as it was', () => {
+  const { recipe } = coat;
+  const before = paintPartOf(recipe);
+  const drawn = asMaterial(5, 'charcoal');
+  expect(coatSchema.shape.recipe.safeParse(drawn).success).toBe(true);
+  expect(asPaint(drawn, before)).toEqual({ ...recipe, thicknessUm: 5 });
+  expect(coatSchema.shape.recipe.safeParse(asPaint(drawn, null)).success).toBe(true);
 });

@@ -1,7 +1,8 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { constantAir, DAY_MS, quantileOf, type DryingClock, type LogNormal } from '@/core/drying';
 import {
   assessPainting,
+  coatSchema,
   DEADLINE_QUANTILE,
   isLaid,
   verdictOf,
@@ -17,7 +18,8 @@ import { SEVERITIES, type RuleKey } from '@/data/rules';
 import { nowIso } from '@/store/clock';
 import { nanoid } from '@reduxjs/toolkit';
 import { useAssessOptions, useNow } from '@/store/hooks';
-import { checkDraft, draftOf, newDraft, type CheckedDraft, type CoatDraft } from './draft';
+import { useForm, type Form } from '@/forms';
+import { newCoat, paintPartOf, type CoatDraft, type PaintPart } from './draft';
 
 export interface LivePassage {
   passageId: string;
@@ -64,17 +66,20 @@ function mergedFindings(lists: Finding[][]): Finding[] {
   );
 }
 
-/** The painting with the draft in it, so that figures and verdicts are those of its place. */
+/** The painting as it would be kept, so that figures and verdicts are those of its place. */
 function withDraft(
   painting: Painting,
   coat: Coat,
-  isNew: boolean,
-  afterId: string | null,
+  {
+    isNew,
+    afterId,
+    correctRecord,
+  }: { isNew: boolean; afterId: string | null; correctRecord: boolean },
 ): Painting {
   const making = { now: painting.updatedAt };
   return isNew
     ? addCoat(painting, coat, afterId, making)
-    : changeCoat(painting, coat, true, making);
+    : changeCoat(painting, coat, correctRecord, making);
 }
 
 /** Doses as days from now in this studio. */
@@ -138,9 +143,13 @@ function liveOf(
 }
 
 export interface CoatEditor {
+  form: Form<Coat>;
   draft: CoatDraft;
-  set(change: Partial<CoatDraft>): void;
-  checked: CheckedDraft;
+  /** Change some of its fields; `field` names what was changed, for undo. */
+  set(change: Partial<CoatDraft>, field?: string): void;
+  setRecipe(change: Partial<CoatDraft['recipe']>, field?: string): void;
+  /** What it was mixed from before it was made something else than paint. */
+  paintBefore: PaintPart | null;
   live: Live;
   isNew: boolean;
   laidOn: string[];
@@ -163,27 +172,39 @@ export function useCoatEditor(
   const options = useAssessOptions(nowMs);
   const existing = painting.coats.find((c) => c.id === coatId);
   const isNew = existing === undefined;
-  const [draft, setDraft] = useState<CoatDraft>(() =>
-    existing ? draftOf(existing) : newDraft(painting, passageId, afterId, nanoid(12)),
-  );
+  const [fresh] = useState(() => newCoat(painting, passageId, afterId, nanoid(12)));
+  const place = existing ? existing.id : `new:${passageId ?? ''}:${afterId ?? ''}`;
+  const form = useForm({
+    key: `coat:${painting.id}:${place}`,
+    schema: coatSchema,
+    document: existing ?? fresh,
+  });
+  const { draft, value } = form;
+  const paintBefore = useRef<PaintPart | null>(null);
+  if (draft.recipe.material === undefined) paintBefore.current = paintPartOf(draft.recipe);
   const [correctRecord, setCorrectRecord] = useState(false);
-  const checked = useMemo(() => checkDraft(draft), [draft]);
-  const live = useMemo(() => {
-    if (!checked.coat) return NOTHING;
-    return liveOf(withDraft(painting, checked.coat, isNew, afterId), checked.coat, options);
-  }, [painting, checked, isNew, afterId, options]);
+  const live = useMemo(
+    () =>
+      value
+        ? liveOf(withDraft(painting, value, { isNew, afterId, correctRecord }), value, options)
+        : NOTHING,
+    [painting, value, isNew, afterId, correctRecord, options],
+  );
   const laidOn = existing ? existing.passageIds.filter((id) => isLaid(painting, existing, id)) : [];
   return {
+    form,
     draft,
-    set: (change) => setDraft((d) => ({ ...d, ...change })),
-    checked,
+    set: (change, field) => form.set((d) => ({ ...d, ...change }), field),
+    setRecipe: (change, field) =>
+      form.set((d) => ({ ...d, recipe: { ...d.recipe, ...change } }), field),
+    paintBefore: paintBefore.current,
     live,
     isNew,
     laidOn,
     nowMs,
     overrule: (rule, reason) =>
-      setDraft((d) => {
-        const others = d.overruled.filter((o) => o.rule !== rule);
+      form.set((d) => {
+        const others = (d.overruled ?? []).filter((o) => o.rule !== rule);
         return {
           ...d,
           overruled: reason === null ? others : [...others, { rule, reason, at: nowIso() }],

@@ -1,12 +1,13 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { exportFile } from '@/core/formats/export';
-import { paintingSchema, type Painting } from '@/core/painting';
+import type { Painting } from '@/core/painting';
 import { changeParticulars } from '@/core/painting/plan';
 import { groundNotes } from '@/core/painting/notes';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { saveExport } from '@/features/keep/files';
+import { FormState, useForm } from '@/forms';
 import { changePainting, removePainting } from '@/store/actions';
 import { nowIso } from '@/store/clock';
 import { usePainting, useStoreDispatch } from '@/store/hooks';
@@ -19,6 +20,7 @@ import { Screen } from '@/ui/Screen';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
+import { particularsOf, particularsSchema } from './particulars';
 
 /** Title, passages and which of them touch; one painting out as a file; taking it down. */
 export function AboutPaintingScreen({ id }: { id: string }) {
@@ -28,7 +30,7 @@ export function AboutPaintingScreen({ id }: { id: string }) {
   const back = () => router.navigate({ pathname: '/paintings/[id]', params: { id } });
   return (
     <Screen title="About this painting" subtitle={painting.title} onBack={back}>
-      <Particulars key={painting.id} painting={painting} onDone={back} />
+      <ParticularsForm key={painting.id} painting={painting} onDone={back} />
       <View style={{ gap: space.m, marginTop: space.xxl }}>
         <Heading>Heed</Heading>
         {groundNotes(painting.ground.kind).map((note) => (
@@ -45,66 +47,35 @@ export function AboutPaintingScreen({ id }: { id: string }) {
   );
 }
 
-interface Draft {
-  title: string;
-  passages: { id: string; name: string; share: string }[];
-  touches: string[];
-}
-
 const pairKey = (a: string, b: string): string => [a, b].sort().join('+');
 
-function useDraft(painting: Painting) {
-  const [draft, setDraft] = useState<Draft>(() => ({
-    title: painting.title,
-    passages: painting.passages.map((p) => ({
-      id: p.id,
-      name: p.name,
-      share: String(Number((p.share * 100).toFixed(1))),
-    })),
-    touches: painting.touches.map(([a, b]) => pairKey(a, b)),
-  }));
-  const next = {
-    title: draft.title,
-    passages: draft.passages.map((p) => ({ id: p.id, name: p.name, share: Number(p.share) / 100 })),
-    touches: draft.touches.map((key) => key.split('+') as [string, string]),
-  };
-  const checked = paintingSchema.safeParse({ ...painting, ...next });
-  const problem = (...path: (string | number)[]) =>
-    checked.error?.issues.find((i) => i.path.join('.') === path.join('.'))?.message;
-  return { draft, setDraft, next, problem, valid: checked.success };
-}
-
-function Particulars({ painting, onDone }: { painting: Painting; onDone: () => void }) {
+function ParticularsForm({ painting, onDone }: { painting: Painting; onDone: () => void }) {
   const dispatch = useStoreDispatch();
-  const { draft, setDraft, next, problem, valid } = useDraft(painting);
-  const passage = (i: number, change: Partial<Draft['passages'][number]>) =>
-    setDraft({
-      ...draft,
-      passages: draft.passages.map((p, n) => (n === i ? { ...p, ...change } : p)),
-    });
-  const pairs = draft.passages.flatMap((a, i) =>
-    draft.passages
+  const schema = useMemo(() => particularsSchema(painting), [painting]);
+  const document = useMemo(() => particularsOf(painting), [painting]);
+  const form = useForm({ key: `particulars:${painting.id}`, schema, document });
+  const { passages, touches } = form.draft;
+  const pairs = passages.flatMap((a, i) =>
+    passages
       .slice(i + 1)
       .map((b) => ({ key: pairKey(a.id, b.id), name: `${a.name} and ${b.name}` })),
   );
   const save = () => {
-    dispatch(
-      changePainting(painting.id, 'Changed the particulars', (p, making) =>
-        changeParticulars(p, next, making),
+    const kept = form.keep((particulars) =>
+      dispatch(
+        changePainting(painting.id, 'Changed the particulars', (p, making) =>
+          changeParticulars(p, particulars, making),
+        ),
       ),
     );
-    onDone();
+    if (kept) onDone();
   };
   return (
     <View style={{ gap: space.s }}>
-      <Field
-        label="Title"
-        value={draft.title}
-        onChangeText={(title) => setDraft({ ...draft, title })}
-        error={problem('title')}
-      />
+      <FormState form={form} />
+      <Field label="Title" {...form.text('title')} />
       <Heading>Passages</Heading>
-      {draft.passages.map((p, i) => (
+      {passages.map((p, i) => (
         <View
           key={p.id}
           style={{
@@ -115,12 +86,7 @@ function Particulars({ painting, onDone }: { painting: Painting; onDone: () => v
           }}
         >
           <View style={{ flexGrow: 1, flexBasis: 170 }}>
-            <Field
-              label={`Passage ${i + 1}`}
-              value={p.name}
-              onChangeText={(name) => passage(i, { name })}
-              error={problem('passages', i, 'name')}
-            />
+            <Field label={`Passage ${i + 1}`} {...form.text(`passages.${i}.name`)} />
           </View>
           <View style={{ marginBottom: space.m }}>
             <Stepper
@@ -130,21 +96,27 @@ function Particulars({ painting, onDone }: { painting: Painting; onDone: () => v
               step={5}
               min={1}
               max={100}
-              text={p.share}
-              onChangeText={(share) => passage(i, { share })}
-              error={problem('passages', i, 'share')}
+              {...form.number(`passages.${i}.share`, 'percent')}
             />
           </View>
         </View>
       ))}
-      {problem('passages') ? <Notice tone="refusal">{problem('passages')}</Notice> : null}
+      {form.problem('passages') ? <Notice tone="refusal">{form.problem('passages')}</Notice> : null}
       <ManyChoice
         label="Which of them touch"
         options={pairs}
-        values={draft.touches}
-        onChange={(touches) => setDraft({ ...draft, touches })}
+        values={touches.map(([a, b]) => pairKey(a, b))}
+        onChange={(keys) =>
+          form.put('touches', [
+            // Those that stay stay as they were written.
+            ...touches.filter(([a, b]) => keys.includes(pairKey(a, b))),
+            ...keys
+              .filter((key) => !touches.some(([a, b]) => pairKey(a, b) === key))
+              .map((key) => key.split('+')),
+          ])
+        }
       />
-      <Action title="Keep these changes" kind="primary" onPress={save} disabled={!valid} />
+      <Action title="Keep these changes" kind="primary" onPress={save} disabled={!form.value} />
     </View>
   );
 }

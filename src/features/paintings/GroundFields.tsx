@@ -1,24 +1,21 @@
-import { Controller } from 'react-hook-form';
 import { View } from 'react-native';
 import { GROUND_WHITES, OLD_SURFACES, SUPPORT_KINDS } from '@/core/painting';
 import { groundNotes } from '@/core/painting/notes';
 import { SUPPORT_NAME } from '@/features/film-view';
-import { nowMs } from '@/store/clock';
 import { Choice } from '@/ui/Choice';
-import { Field } from '@/ui/Field';
+import { DateField } from '@/ui/DateField';
 import { Notice } from '@/ui/Notice';
 import { Tick } from '@/ui/Tick';
 import { Stepper } from '@/ui/Stepper';
 import { Heading } from '@/ui/Text';
-import { dayInput } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
 import {
   COUNTED,
   DATED,
   GROUND_REFUSED,
   PANELS,
-  type Form,
   type GroundChoice,
+  type NewPaintingFields,
   type NewPaintingForm,
 } from './new-painting-form';
 
@@ -33,47 +30,23 @@ const GROUND_OPTIONS: { key: GroundChoice; name: string }[] = [
 ];
 
 /** What the picture stands on. */
-export function SupportFields({ form, units }: { form: Form; units: 'cm' | 'inch' }) {
-  const unit = units === 'inch' ? 'in' : 'cm';
-  const support = form.watch('support');
+export function SupportFields({ form, units }: { form: NewPaintingFields; units: 'cm' | 'inch' }) {
+  const side = { unit: units === 'inch' ? 'in' : 'cm', step: units === 'inch' ? 1 : 5 };
   return (
     <View>
       <Heading style={{ marginBottom: space.s }}>Support</Heading>
-      <Controller
-        control={form.control}
-        name="support"
-        render={({ field }) => (
-          <Choice
-            label="Made of"
-            options={SUPPORT_KINDS.map((key) => ({ key, name: SUPPORT_NAME[key] }))}
-            value={field.value}
-            onChange={field.onChange}
-          />
-        )}
+      <Choice
+        label="Made of"
+        options={SUPPORT_KINDS.map((key) => ({ key, name: SUPPORT_NAME[key] }))}
+        value={form.draft.support}
+        onChange={(key) => form.put('support', key)}
       />
-      {PANELS.has(support) ? (
+      {PANELS.has(form.draft.support) ? (
         <FormTick form={form} name="sealed" title="Sized on faces and edges" />
       ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.xl }}>
-        {(['width', 'height'] as const).map((name) => (
-          <Controller
-            key={name}
-            control={form.control}
-            name={name}
-            render={({ field, fieldState }) => (
-              <Stepper
-                label={name === 'width' ? 'Width' : 'Height'}
-                unit={unit}
-                step={units === 'inch' ? 1 : 5}
-                min={2}
-                max={2000}
-                text={field.value}
-                onChangeText={field.onChange}
-                error={fieldState.error?.message}
-              />
-            )}
-          />
-        ))}
+        <Stepper label="Width" {...side} min={2} max={2000} {...form.number('widthMm', units)} />
+        <Stepper label="Height" {...side} min={2} max={2000} {...form.number('heightMm', units)} />
       </View>
     </View>
   );
@@ -81,16 +54,17 @@ export function SupportFields({ form, units }: { form: Form; units: 'cm' | 'inch
 
 type TickName = 'sealed' | 'smooth' | 'oldLead' | 'oldZinc';
 
-function FormTick({ form, name, title }: { form: Form; name: TickName; title: string }) {
-  return (
-    <Controller
-      control={form.control}
-      name={name}
-      render={({ field }) => (
-        <Tick title={title} checked={field.value} onPress={() => field.onChange(!field.value)} />
-      )}
-    />
-  );
+function FormTick({
+  form,
+  name,
+  title,
+}: {
+  form: NewPaintingFields;
+  name: TickName;
+  title: string;
+}) {
+  const checked = form.draft[name];
+  return <Tick title={title} checked={checked} onPress={() => form.put(name, !checked)} />;
 }
 
 type ChoiceName = 'white' | 'oldSurface' | 'size';
@@ -101,23 +75,17 @@ function FormChoice<K extends ChoiceName>({
   label,
   options,
 }: {
-  form: Form;
+  form: NewPaintingFields;
   name: K;
   label: string;
   options: { key: NewPaintingForm[K]; name: string }[];
 }) {
   return (
-    <Controller
-      control={form.control}
-      name={name as ChoiceName}
-      render={({ field }) => (
-        <Choice
-          label={label}
-          options={options}
-          value={field.value as NewPaintingForm[K]}
-          onChange={field.onChange}
-        />
-      )}
+    <Choice
+      label={label}
+      options={options}
+      value={form.draft[name] as NewPaintingForm[K]}
+      onChange={(key) => form.put(name, key)}
     />
   );
 }
@@ -129,59 +97,31 @@ const DAY_LABEL: Partial<Record<GroundChoice, string>> = {
 };
 
 /** What the first coat lies on; bare is refused with the reason. */
-export function GroundFields({ form }: { form: Form }) {
-  const ground = form.watch('ground');
+export function GroundFields({ form }: { form: NewPaintingFields }) {
+  const { ground } = form.draft;
   return (
     <View>
       <Heading style={{ marginBottom: space.s }}>Ground</Heading>
-      <Controller
-        control={form.control}
-        name="ground"
-        render={({ field }) => (
-          <Choice
-            label="What the first coat lies on"
-            options={GROUND_OPTIONS}
-            value={field.value}
-            onChange={(key) => {
-              field.onChange(key);
-              void form.trigger('ground');
-            }}
-          />
-        )}
+      <Choice
+        label="What the first coat lies on"
+        options={GROUND_OPTIONS}
+        value={ground}
+        onChange={(key) => form.put('ground', key)}
       />
       {GROUND_REFUSED[ground] ? <Notice tone="refusal">{GROUND_REFUSED[ground]}</Notice> : null}
       {COUNTED.has(ground) ? (
-        <Controller
-          control={form.control}
-          name="gessoCoats"
-          render={({ field, fieldState }) => (
-            <Stepper
-              label="Coats of gesso"
-              step={1}
-              min={1}
-              max={12}
-              text={field.value}
-              onChangeText={field.onChange}
-              error={fieldState.error?.message}
-            />
-          )}
+        <Stepper
+          label="Coats of gesso"
+          step={1}
+          min={1}
+          max={12}
+          {...form.number('gessoCoats', 'number')}
         />
       ) : null}
       {COUNTED.has(ground) || DATED.has(ground) ? (
-        <Controller
-          control={form.control}
-          name="groundDay"
-          render={({ field, fieldState }) => (
-            <Field
-              label={DAY_LABEL[ground] ?? 'Last coat on the day, if it is fresh'}
-              inputType="date"
-              value={field.value}
-              placeholder={dayInput(nowMs())}
-              onChangeText={field.onChange}
-              onBlur={field.onBlur}
-              error={fieldState.error?.message}
-            />
-          )}
+        <DateField
+          label={DAY_LABEL[ground] ?? 'Last coat on the day, if it is fresh'}
+          {...form.text('groundDay')}
         />
       ) : null}
       <GroundParticulars form={form} ground={ground} />
@@ -192,7 +132,7 @@ export function GroundFields({ form }: { form: Form }) {
   );
 }
 
-function GroundParticulars({ form, ground }: { form: Form; ground: GroundChoice }) {
+function GroundParticulars({ form, ground }: { form: NewPaintingFields; ground: GroundChoice }) {
   switch (ground) {
     case 'oil-ground':
       return (

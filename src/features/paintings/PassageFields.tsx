@@ -1,44 +1,61 @@
-import { Controller, useFieldArray, useWatch, type Control } from 'react-hook-form';
 import { View } from 'react-native';
+import { numberOf } from '@/forms';
+import { making } from '@/store/clock';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
-import { sharesProblem, type NewPaintingForm } from './new-painting-form';
+import { sharesProblem, type NewPaintingFields } from './new-painting-form';
 
 const SHARE_STEP = 5;
+const PASSAGES_MAX = 8;
 
 /** The passages with their shares. */
-export function PassageFields({ control }: { control: Control<NewPaintingForm> }) {
-  const { fields, append, remove, replace } = useFieldArray({ control, name: 'passages' });
-  const passages = useWatch({ control, name: 'passages' });
+export function PassageFields({ form }: { form: NewPaintingFields }) {
+  const { passages } = form.draft;
   const even = () => {
     const share = Math.floor(100 / passages.length);
     const first = 100 - share * (passages.length - 1);
-    replace(passages.map((p, i) => ({ name: p.name, share: String(i === 0 ? first : share) })));
+    form.put(
+      'passages',
+      passages.map((p, i) => ({ ...p, share: (i === 0 ? first : share) / 100 })),
+    );
   };
   // Said as soon as it is so, not only on submit: the painter is in the middle of making it right.
-  const problem = sharesProblem(passages);
+  const problem = sharesProblem(passages.map((p) => ({ share: numberOf(p.share) })));
   return (
     <View style={{ gap: space.s }}>
       <Heading>Passages</Heading>
       <Text size="small" tone="ink2">
         The parts you paint for themselves, 2 to 8, each with its share of the surface.
       </Text>
-      {fields.map((item, i) => (
+      {passages.map((passage, i) => (
         <PassageField
-          key={item.id}
-          control={control}
+          key={passage.id}
+          form={form}
           index={i}
-          onRemove={fields.length > 2 ? () => remove(i) : null}
+          onRemove={
+            passages.length > 2
+              ? () =>
+                  form.put(
+                    'passages',
+                    passages.filter((p) => p.id !== passage.id),
+                  )
+              : null
+          }
         />
       ))}
       {problem ? <Notice tone="refusal">{problem}</Notice> : null}
       <View style={{ flexDirection: 'row', gap: space.s, flexWrap: 'wrap' }}>
-        {fields.length < 8 ? (
-          <Action title="Another passage" onPress={() => append({ name: '', share: '10' })} />
+        {passages.length < PASSAGES_MAX ? (
+          <Action
+            title="Another passage"
+            onPress={() =>
+              form.put('passages', [...passages, { id: making().newId(), name: '', share: 0.1 }])
+            }
+          />
         ) : null}
         <Action title="Even shares" kind="quiet" onPress={even} />
       </View>
@@ -47,11 +64,11 @@ export function PassageFields({ control }: { control: Control<NewPaintingForm> }
 }
 
 function PassageField({
-  control,
+  form,
   index,
   onRemove,
 }: {
-  control: Control<NewPaintingForm>;
+  form: NewPaintingFields;
   index: number;
   onRemove: (() => void) | null;
 }) {
@@ -60,37 +77,17 @@ function PassageField({
       style={{ flexDirection: 'row', flexWrap: 'wrap', alignItems: 'flex-end', columnGap: space.l }}
     >
       <View style={{ flexGrow: 1, minWidth: 170, flexBasis: 170 }}>
-        <Controller
-          control={control}
-          name={`passages.${index}.name`}
-          render={({ field, fieldState }) => (
-            <Field
-              label={`Passage ${index + 1}`}
-              value={field.value}
-              onChangeText={field.onChange}
-              onBlur={field.onBlur}
-              error={fieldState.error?.message}
-            />
-          )}
-        />
+        <Field label={`Passage ${index + 1}`} {...form.text(`passages.${index}.name`)} />
       </View>
       <View style={{ marginBottom: space.m }}>
-        <Controller
-          control={control}
-          name={`passages.${index}.share`}
-          render={({ field, fieldState }) => (
-            <Stepper
-              label={`Share of passage ${index + 1}`}
-              hideLabel
-              unit="%"
-              step={SHARE_STEP}
-              min={1}
-              max={100}
-              text={field.value}
-              onChangeText={field.onChange}
-              error={fieldState.error?.message}
-            />
-          )}
+        <Stepper
+          label={`Share of passage ${index + 1}`}
+          hideLabel
+          unit="%"
+          step={SHARE_STEP}
+          min={1}
+          max={100}
+          {...form.number(`passages.${index}.share`, 'percent')}
         />
       </View>
       {onRemove ? (

@@ -3,6 +3,7 @@ import { paintingSchema } from '@/core/painting';
 import { making } from '@/core/testing/paintings';
 import {
   buildPainting,
+  newPaintingFormSchema,
   newPaintingOf,
   sharesProblem,
   type NewPaintingForm,
@@ -11,10 +12,10 @@ import {
 const form = (over: Partial<NewPaintingForm> = {}): NewPaintingForm => ({
   title: 'Form',
   support: 'linen',
-  width: '20',
-  height: '16,5',
+  widthMm: 200,
+  heightMm: 165,
   ground: 'acrylic-gesso',
-  gessoCoats: '4',
+  gessoCoats: 4,
   groundDay: '2020-05-01',
   smooth: false,
   sealed: true,
@@ -25,25 +26,54 @@ const form = (over: Partial<NewPaintingForm> = {}): NewPaintingForm => ({
   size: 'acrylic',
   method: 'direct-start',
   passages: [
-    { name: 'a', share: '40' },
-    { name: 'b', share: '60' },
+    { id: '1', name: 'a', share: 0.4 },
+    { id: '2', name: 'b', share: 0.6 },
   ],
   ...over,
 });
 
-test('sizes are kept in mm, from either unit, with a point or a comma', () => {
-  expect(newPaintingOf(form(), 'cm').support).toEqual({
-    kind: 'linen',
-    widthMm: 200,
-    heightMm: 165,
+test('sizes go into the painting as they are', () => {
+  expect(newPaintingOf(form()).support).toEqual({ kind: 'linen', widthMm: 200, heightMm: 165 });
+});
+
+const wrong = (over: Partial<NewPaintingForm>): Record<string, string> =>
+  Object.fromEntries(
+    (newPaintingFormSchema.safeParse(form(over)).error?.issues ?? []).map((i) => [
+      i.path.join('.'),
+      i.message,
+    ]),
+  );
+
+test('what is wrong stands where it is', () => {
+  expect(wrong({})).toEqual({});
+  expect(wrong({ title: ' ' })).toEqual({ title: 'Give it a title; it can change later.' });
+  expect(wrong({ widthMm: NaN })).toEqual({ widthMm: 'The width must be a number.' });
+  expect(wrong({ heightMm: 0 })).toEqual({ heightMm: 'The height must be above 0.' });
+  expect(wrong({ gessoCoats: 2.5 })).toEqual({
+    gessoCoats: 'Between 1 and 12 whole coats of gesso.',
   });
-  expect(newPaintingOf(form(), 'inch').support.widthMm).toBeCloseTo(508, 6);
+  expect(wrong({ ground: 'oil-ground', groundDay: '' })).toEqual({
+    groundDay: 'Give the day, about.',
+  });
+  expect(wrong({ groundDay: '2999-01-01' })).toEqual({
+    groundDay: 'That day is still to come.',
+  });
+  expect(wrong({ ground: 'bare' }).ground).toMatch(/its acids rot the fibres/);
+  expect(wrong({ method: 'over-old-oil' }).method).toMatch(/begins on an old painting/);
+  expect(
+    wrong({
+      passages: [
+        { id: '1', name: 'sky', share: 0.5 },
+        { id: '2', name: 'Sky', share: 0.5 },
+      ],
+    }),
+  ).toEqual({ 'passages.1.name': 'Another passage has this name.' });
 });
 
 test('what the form builds is a valid painting, by every method on a ground it takes', () => {
   for (const method of METHOD_KEYS) {
     const ground = method === 'over-old-oil' ? 'old-painting' : 'acrylic-gesso';
-    const painting = buildPainting(form({ method, ground }), 'cm', making());
+    const painting = buildPainting(form({ method, ground }), making());
     expect(typeof painting).toBe('object');
     expect(paintingSchema.safeParse(painting).success).toBe(true);
   }
@@ -64,29 +94,25 @@ test.each([
     },
   ],
 ] as const)('a ground of %s is kept as it is', (ground, kept) => {
-  expect(newPaintingOf(form({ ground }), 'cm').ground).toEqual(kept);
+  expect(newPaintingOf(form({ ground })).ground).toEqual(kept);
 });
 
 test('a panel that is not sealed says so', () => {
-  expect(newPaintingOf(form({ support: 'wood-panel', sealed: false }), 'cm').support.sealed).toBe(
-    false,
-  );
-  expect(newPaintingOf(form({ support: 'linen', sealed: false }), 'cm').support.sealed).toBe(
-    undefined,
-  );
+  expect(newPaintingOf(form({ support: 'wood-panel', sealed: false })).support.sealed).toBe(false);
+  expect(newPaintingOf(form({ support: 'linen', sealed: false })).support.sealed).toBe(undefined);
 });
 
 test('what the core objects to comes back as its sentence', () => {
-  expect(
-    buildPainting(form({ method: 'acrylic-under', ground: 'oil-ground' }), 'cm', making()),
-  ).toMatch(/does not hold on an oil or alkyd ground/);
-  expect(buildPainting(form({ width: '0.5' }), 'cm', making())).toMatch(/at least 2 cm/);
+  expect(buildPainting(form({ method: 'acrylic-under', ground: 'oil-ground' }), making())).toMatch(
+    /does not hold on an oil or alkyd ground/,
+  );
+  expect(buildPainting(form({ widthMm: 5 }), making())).toMatch(/at least 2 cm/);
 });
 
 test('shares must make 100 %, give or take their rounding', () => {
-  const shares = (...s: string[]) => sharesProblem(s.map((share) => ({ share })));
-  expect(shares('40', '60')).toBeNull();
-  expect(shares('33', '33', '33')).toBeNull();
-  expect(shares('30', '60')).toBe('The shares make 90 %; they must make 100 %.');
-  expect(shares('', '60')).toBeNull();
+  const shares = (...s: number[]) => sharesProblem(s.map((share) => ({ share })));
+  expect(shares(0.4, 0.6)).toBeNull();
+  expect(shares(0.33, 0.33, 0.33)).toBeNull();
+  expect(shares(0.3, 0.6)).toBe('The shares make 90 %; they must make 100 %.');
+  expect(shares(NaN, 0.6)).toBeNull();
 });

@@ -1,8 +1,5 @@
-import { zodResolver } from '@hookform/resolvers/zod';
-import { useForm, type UseFormReturn } from 'react-hook-form';
 import { z } from 'zod';
 import { CoreError } from '@/core/errors';
-import type { Studio } from '@/core/formats';
 import {
   GROUND_WHITES,
   OLD_SURFACES,
@@ -15,10 +12,10 @@ import {
 import { startPainting, type NewPainting } from '@/core/painting/start';
 import { METHOD_KEYS } from '@/data/method-keys';
 import { METHODS } from '@/data/methods';
-import { toMm } from '@/features/units';
+import type { Form } from '@/forms';
 import { nowMs } from '@/store/clock';
 
-/** The form as it is typed: numbers are text until they are read. */
+/** A painting that is about to be laid out, as one form. */
 
 export const GROUND_CHOICES = [
   'acrylic-gesso',
@@ -47,25 +44,17 @@ export const DATED: ReadonlySet<GroundChoice> = new Set([
 const OILY: ReadonlySet<GroundChoice> = DATED;
 export const PANELS: ReadonlySet<string> = new Set(['wood-panel', 'fibreboard-panel']);
 
-const number = (text: string): number =>
-  text.trim() === '' ? NaN : Number(text.trim().replace(',', '.'));
-
-const positive = (what: string) =>
-  z.string().superRefine((text, ctx) => {
-    const value = number(text);
-    if (!Number.isFinite(value))
-      ctx.addIssue({ code: 'custom', message: `${what} must be a number.` });
-    else if (value <= 0) ctx.addIssue({ code: 'custom', message: `${what} must be above 0.` });
-  });
+const above0 = (what: string) =>
+  z.number({ error: `${what} must be a number.` }).positive({ error: `${what} must be above 0.` });
 
 /** What is wrong with the sum of the shares, in %; null when it is right or a share is no number yet. */
-export function sharesProblem(passages: { share: string }[]): string | null {
-  const total = passages.reduce((s, p) => s + number(p.share), 0);
+export function sharesProblem(passages: { share: number }[]): string | null {
+  const total = passages.reduce((s, p) => s + p.share, 0) * 100;
   if (!Number.isFinite(total) || Math.abs(total - 100) <= 1) return null;
   return `The shares make ${Number(total.toFixed(1))} %; they must make 100 %.`;
 }
 
-const formSchema = z
+export const newPaintingFormSchema = z
   .object({
     title: z
       .string()
@@ -73,10 +62,10 @@ const formSchema = z
       .min(1, { error: 'Give it a title; it can change later.' })
       .max(120, { error: 'At most 120 letters.' }),
     support: z.enum(SUPPORT_KINDS),
-    width: positive('The width'),
-    height: positive('The height'),
+    widthMm: above0('The width'),
+    heightMm: above0('The height'),
     ground: z.enum(GROUND_CHOICES),
-    gessoCoats: z.string(),
+    gessoCoats: z.number({ error: 'Between 1 and 12 whole coats of gesso.' }),
     groundDay: z.string(),
     smooth: z.boolean(),
     sealed: z.boolean(),
@@ -89,12 +78,13 @@ const formSchema = z
     passages: z
       .array(
         z.object({
+          id: z.string(),
           name: z
             .string()
             .trim()
             .min(1, { error: 'Name the passage.' })
             .max(60, { error: 'At most 60 letters.' }),
-          share: positive('The share'),
+          share: above0('The share'),
         }),
       )
       .min(2, { error: 'At least 2 passages.' })
@@ -105,7 +95,7 @@ const formSchema = z
       ctx.addIssue({ code: 'custom', path, message });
     const refused = GROUND_REFUSED[form.ground];
     if (refused) issue(['ground'], refused);
-    const coats = number(form.gessoCoats);
+    const coats = form.gessoCoats;
     if (COUNTED.has(form.ground) && (!Number.isInteger(coats) || coats < 1 || coats > 12)) {
       issue(['gessoCoats'], 'Between 1 and 12 whole coats of gesso.');
     }
@@ -134,16 +124,16 @@ const formSchema = z
     }
   });
 
-export type NewPaintingForm = z.infer<typeof formSchema>;
-export type Form = UseFormReturn<NewPaintingForm>;
+export type NewPaintingForm = z.infer<typeof newPaintingFormSchema>;
+export type NewPaintingFields = Form<NewPaintingForm>;
 
-const DEFAULTS: NewPaintingForm = {
+export const NEW_PAINTING: NewPaintingForm = {
   title: '',
   support: 'canvas',
-  width: '50',
-  height: '40',
+  widthMm: 500,
+  heightMm: 400,
   ground: 'acrylic-gesso',
-  gessoCoats: '4',
+  gessoCoats: 4,
   groundDay: '',
   smooth: false,
   sealed: true,
@@ -154,18 +144,10 @@ const DEFAULTS: NewPaintingForm = {
   size: 'acrylic',
   method: 'oil-under-glaze',
   passages: [
-    { name: 'subject', share: '40' },
-    { name: 'background', share: '60' },
+    { id: 'first', name: 'subject', share: 0.4 },
+    { id: 'second', name: 'background', share: 0.6 },
   ],
 };
-
-export const useNewPaintingForm = () =>
-  useForm<NewPaintingForm>({
-    resolver: zodResolver(formSchema),
-    defaultValues: DEFAULTS,
-    mode: 'onBlur',
-    reValidateMode: 'onChange',
-  });
 
 function groundOf(form: NewPaintingForm): Ground {
   const day = form.groundDay.trim() === '' ? null : new Date(form.groundDay).toISOString();
@@ -191,36 +173,32 @@ function groundOf(form: NewPaintingForm): Ground {
     case 'chalk-glue':
       return {
         kind: form.ground,
-        coats: number(form.gessoCoats),
+        coats: form.gessoCoats,
         ...(day === null ? {} : { laidAt: day }),
         ...smooth,
       };
   }
 }
 
-export function newPaintingOf(form: NewPaintingForm, units: Studio['units']): NewPainting {
+export function newPaintingOf(form: NewPaintingForm): NewPainting {
   return {
     title: form.title,
     support: {
       kind: form.support,
-      widthMm: toMm(number(form.width), units),
-      heightMm: toMm(number(form.height), units),
+      widthMm: form.widthMm,
+      heightMm: form.heightMm,
       ...(PANELS.has(form.support) && !form.sealed ? { sealed: false } : {}),
     },
     ground: groundOf(form),
     method: form.method,
-    passages: form.passages.map((p) => ({ name: p.name, share: number(p.share) / 100 })),
+    passages: form.passages.map(({ name, share }) => ({ name, share })),
   };
 }
 
 /** The painting, or the sentence that says what the core objects to. */
-export function buildPainting(
-  form: NewPaintingForm,
-  units: Studio['units'],
-  making: Making,
-): Painting | string {
+export function buildPainting(form: NewPaintingForm, making: Making): Painting | string {
   try {
-    const painting = startPainting(newPaintingOf(form, units), making);
+    const painting = startPainting(newPaintingOf(form), making);
     const checked = paintingSchema.safeParse(painting);
     return checked.success ? checked.data : checked.error.issues[0]!.message;
   } catch (error) {

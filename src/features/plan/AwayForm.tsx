@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { EXCEPTIONS, exceptionSchema, type CalendarException, type Hours } from '@/core/plan/hours';
-import { issuesOf } from '@/core/issues';
+import type { FieldIssue } from '@/core/issues';
+import { useForm } from '@/forms';
 import { making, nowMs } from '@/store/clock';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
-import { Field } from '@/ui/Field';
+import { DateField } from '@/ui/DateField';
 import { dayInput } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
 import { HoursFields } from './HoursFields';
@@ -18,6 +19,10 @@ const KINDS = [
 export const EXTRA_HOURS: Hours = { from: 10 * 60, to: 14 * 60 };
 const DAY_MS = 86_400_000;
 
+/** What is wrong with the days together, said where they begin. */
+const wholeProblem = (issues: FieldIssue[], tried: boolean): string | undefined =>
+  tried ? issues.find((i) => i.where === '')?.message : undefined;
+
 /** Days on which the week does not hold. */
 export function AwayForm({
   title,
@@ -28,22 +33,17 @@ export function AwayForm({
   kinds?: CalendarException['kind'][];
   onDone: (exception: CalendarException) => void;
 }) {
-  const [kind, setKind] = useState<CalendarException['kind']>(kinds[0]!);
-  const [from, setFrom] = useState(dayInput(nowMs() + DAY_MS));
-  const [to, setTo] = useState(dayInput(nowMs() + 14 * DAY_MS));
-  const [hours, setHours] = useState(EXTRA_HOURS);
-  const [error, setError] = useState('');
+  const [fresh] = useState((): CalendarException => ({
+    id: making().newId(),
+    kind: kinds[0]!,
+    from: dayInput(nowMs() + DAY_MS),
+    to: dayInput(nowMs() + 14 * DAY_MS),
+    hours: kinds[0] === 'extra' ? EXTRA_HOURS : null,
+  }));
+  const form = useForm({ key: `away:${title}`, schema: exceptionSchema, document: fresh });
+  const { kind, from } = form.draft;
   const done = () => {
-    const parsed = exceptionSchema.safeParse({
-      id: making().newId(),
-      kind,
-      from,
-      to: kind === 'extra' ? from : to,
-      hours: kind === 'extra' ? hours : null,
-    });
-    if (!parsed.success) return setError(issuesOf(parsed.error)[0]!.message);
-    setError('');
-    onDone(parsed.data);
+    if (form.keep((e) => onDone({ ...e, id: making().newId() }))) form.restart();
   };
   return (
     <View style={{ gap: space.s }}>
@@ -52,24 +52,40 @@ export function AwayForm({
           label="What it is"
           options={KINDS.filter((k) => kinds.includes(k.key))}
           value={kind}
-          onChange={setKind}
+          onChange={(key) =>
+            form.set((d) => ({
+              ...d,
+              kind: key,
+              hours: key === 'extra' ? EXTRA_HOURS : null,
+              ...(key === 'extra' ? { to: d.from } : {}),
+            }))
+          }
         />
       ) : null}
       <View style={{ flexDirection: 'row', gap: space.m }}>
-        <Field
+        <DateField
           label={kind === 'extra' ? 'On' : 'First day'}
-          inputType="date"
+          {...form.text('from')}
           value={from}
-          onChangeText={setFrom}
-          error={error || undefined}
+          onChangeText={(day) =>
+            // An extra day ends as it begins.
+            form.set(
+              (d) => ({ ...d, from: day, ...(d.kind === 'extra' ? { to: day } : {}) }),
+              'from',
+            )
+          }
+          error={form.text('from').error ?? wholeProblem(form.issues, form.tried)}
         />
-        {kind === 'extra' ? null : (
-          <Field label="Last day" inputType="date" value={to} onChangeText={setTo} />
-        )}
+        {kind === 'extra' ? null : <DateField label="Last day" {...form.text('to')} />}
       </View>
       {kind === 'extra' ? (
         <View style={{ flexDirection: 'row', gap: space.m }}>
-          <HoursFields day="Extra day" hours={hours} onChange={setHours} />
+          <HoursFields
+            day="Extra day"
+            from={form.number('hours.from', 'clock')}
+            to={form.number('hours.to', 'clock')}
+            error={form.problem('hours')}
+          />
         </View>
       ) : null}
       <Action title={title} onPress={done} />

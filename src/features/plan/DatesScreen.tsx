@@ -1,10 +1,10 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 import {
   EDGE_INTENTS,
   IMPORTANCES,
   MILESTONES,
+  planningSchema,
   USUAL_PLANNING,
   WAIT_STAGES,
   type EdgeIntent,
@@ -13,17 +13,17 @@ import {
 import type { Painting } from '@/core/painting';
 import { changePlanning } from '@/core/painting/plan';
 import { edgeBetween } from '@/core/plan/steps';
+import { useLiveForm, type Form } from '@/forms';
 import { changePainting } from '@/store/actions';
 import { nowMs } from '@/store/clock';
 import { usePainting, useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
-import { Field } from '@/ui/Field';
+import { DateField } from '@/ui/DateField';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
-import { localInput } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
 import { MILESTONE_WORDS } from './PaintingLanes';
 import { useMakePlan } from './useMakePlan';
@@ -69,16 +69,24 @@ export function DatesScreen({ id }: { id: string }) {
 
 function Dates({ painting }: { painting: Painting }) {
   const dispatch = useStoreDispatch();
-  const planning = painting.planning ?? USUAL_PLANNING;
-  const set = (change: Partial<Planning>) =>
-    dispatch(
-      changePainting(painting.id, `Changed the dates of ${painting.title}`, (p, making) =>
-        changePlanning(p, change, making),
+  const form = useLiveForm(
+    {
+      key: `dates:${painting.id}`,
+      schema: planningSchema,
+      document: painting.planning ?? USUAL_PLANNING,
+    },
+    (changed) =>
+      dispatch(
+        changePainting(painting.id, `Changed the dates of ${painting.title}`, (p, making) =>
+          changePlanning(p, changed, making),
+        ),
       ),
-    );
+  );
+  const planning = form.draft as Planning;
+  const set = (change: Partial<Planning>) => form.set((d) => ({ ...d, ...change }));
   return (
     <View style={{ gap: space.xl }}>
-      <DueDate planning={planning} set={set} />
+      <DueDate form={form} />
       <Choice
         label="Where the hours do not do for all paintings"
         options={IMPORTANCES.map((key) => ({ key, name: IMPORTANCE_WORDS[key] }))}
@@ -119,17 +127,8 @@ interface PartProps {
   set: (change: Partial<Planning>) => void;
 }
 
-function DueDate({ planning, set }: PartProps) {
-  const { dueAt } = planning;
-  const [typed, setTyped] = useState(dueAt === null ? '' : localInput(Date.parse(dueAt)));
-  const [error, setError] = useState('');
-  const keep = (text: string) => {
-    setTyped(text);
-    const ms = Date.parse(text);
-    if (Number.isNaN(ms)) return setError('Give a day and a time.');
-    setError('');
-    set({ dueAt: new Date(ms).toISOString() });
-  };
+function DueDate({ form }: { form: Form<Planning> }) {
+  const { dueAt, milestone } = form.draft;
   return (
     <View style={{ gap: space.s }}>
       <Heading>The date</Heading>
@@ -139,25 +138,19 @@ function DueDate({ planning, set }: PartProps) {
           onPress={() => {
             const inSixWeeks = new Date(nowMs() + 42 * DAY_MS);
             inSixWeeks.setHours(17, 0, 0, 0);
-            keep(localInput(inSixWeeks.getTime()));
+            form.put('dueAt', inSixWeeks.toISOString());
           }}
         />
       ) : (
         <>
-          <Field
-            label="Due"
-            inputType="datetime-local"
-            value={typed}
-            onChangeText={keep}
-            error={error || undefined}
-          />
+          <DateField label="Due" withTime {...form.moment('dueAt')} />
           <Choice
             label="By then it must be"
             options={MILESTONES.map((key) => ({ key, name: MILESTONE_WORDS[key] }))}
-            value={planning.milestone}
-            onChange={(milestone) => set({ milestone })}
+            value={milestone}
+            onChange={(key) => form.put('milestone', key)}
           />
-          <Action title="No date" kind="quiet" onPress={() => set({ dueAt: null })} />
+          <Action title="No date" kind="quiet" onPress={() => form.put('dueAt', null)} />
         </>
       )}
     </View>

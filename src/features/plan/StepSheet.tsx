@@ -3,7 +3,7 @@ import type { PlannedWork } from '@/core/plan';
 import { makesEdges } from '@/core/plan/steps';
 import { changeCoat } from '@/core/painting/plan';
 import { WORK_PACE } from '@/data/pace';
-import { useNumberText } from '@/features/climate/useNumberText';
+import { useNumberText } from '@/forms';
 import { changePainting } from '@/store/actions';
 import { usePainting, useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { planRecordOf } from '@/store/plan';

@@ -1,6 +1,7 @@
 import { StyleSheet, View } from 'react-native';
-import { type Hours } from '@/core/plan/hours';
+import { workingHoursSchema, type Hours, type WorkingHours } from '@/core/plan/hours';
 import { changedRecord } from '@/core/plan/record';
+import { useLiveForm, useRowKeys, type Form } from '@/forms';
 import { changePlan } from '@/store/actions';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { planRecordOf } from '@/store/plan';
@@ -9,7 +10,7 @@ import { TakeOut } from '@/ui/TakeOut';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { colour, space } from '@/ui/tokens';
-import { clockOf, WEEKDAYS } from './clock-text';
+import { WEEKDAYS } from './clock-text';
 import { HoursFields } from './HoursFields';
 
 const NEW_HOURS: Hours = { from: 18 * 60, to: 20 * 60 };
@@ -18,57 +19,23 @@ const NEW_HOURS: Hours = { from: 18 * 60, to: 20 * 60 };
 export function WeekHours() {
   const dispatch = useStoreDispatch();
   const { hours } = useStoreSelector(planRecordOf);
-  const set = (week: Hours[][]) =>
-    dispatch(
-      changePlan('Changed the hours', (record) =>
-        changedRecord(record, { hours: { ...record.hours, week } }),
+  const form = useLiveForm(
+    { key: 'hours', schema: workingHoursSchema, document: hours },
+    (changed) =>
+      dispatch(
+        changePlan('Changed the hours', (record) => changedRecord(record, { hours: changed })),
       ),
-    );
-  const setDay = (day: number, list: Hours[]) =>
-    set(hours.week.map((h, d) => (d === day ? list : h)));
+  );
   return (
     <View style={{ gap: space.s }}>
       <Heading>The week</Heading>
       {WEEKDAYS.map((name, day) => (
-        <View key={name} role="group" aria-label={name} style={styles.day}>
-          <Text strong style={{ width: 92 }}>
-            {name}
-          </Text>
-          <View style={{ flex: 1, gap: space.s }}>
-            {hours.week[day]!.map((h, k) => (
-              <HoursRow
-                key={`${h.from}-${h.to}-${k}`}
-                name={name}
-                hours={h}
-                onChange={(next) =>
-                  setDay(
-                    day,
-                    hours.week[day]!.flatMap((old, i) => (i === k ? (next ? [next] : []) : [old])),
-                  )
-                }
-              />
-            ))}
-            <Action
-              title={hours.week[day]!.length === 0 ? 'Add hours' : 'And again'}
-              kind="quiet"
-              style={{ alignSelf: 'flex-start' }}
-              onPress={() => setDay(day, [...hours.week[day]!, NEW_HOURS])}
-            />
-          </View>
-        </View>
+        <DayHours key={name} name={name} day={day} form={form} />
       ))}
       <Tick
         title="Only by daylight"
-        checked={hours.daylightOnly}
-        onPress={() =>
-          dispatch(
-            changePlan('Changed the hours', (record) =>
-              changedRecord(record, {
-                hours: { ...record.hours, daylightOnly: !record.hours.daylightOnly },
-              }),
-            ),
-          )
-        }
+        checked={form.draft.daylightOnly}
+        onPress={() => form.put('daylightOnly', !form.draft.daylightOnly)}
       />
       <Text size="small" tone="ink2">
         Sunrise and sunset are reckoned for the latitude under Settings. A quarter of an hour at the
@@ -78,19 +45,51 @@ export function WeekHours() {
   );
 }
 
-function HoursRow({
-  name,
-  hours,
-  onChange,
-}: {
-  name: string;
-  hours: Hours;
-  onChange: (hours: Hours | null) => void;
-}) {
+function DayHours({ name, day, form }: { name: string; day: number; form: Form<WorkingHours> }) {
+  const stretches = form.draft.week[day]!;
+  const rows = useRowKeys(stretches.length);
+  const path = `week.${day}`;
   return (
-    <View style={{ flexDirection: 'row', gap: space.s, alignItems: 'flex-start' }}>
-      <HoursFields day={name} hours={hours} onChange={onChange} />
-      <TakeOut name={`${name} ${clockOf(hours.from)}`} onPress={() => onChange(null)} />
+    <View role="group" aria-label={name} style={styles.day}>
+      <Text strong style={{ width: 92 }}>
+        {name}
+      </Text>
+      <View style={{ flex: 1, gap: space.s }}>
+        {stretches.map((_, k) => {
+          const from = form.number(`${path}.${k}.from`, 'clock');
+          return (
+            <View key={rows.keys[k]} style={styles.stretch}>
+              <HoursFields
+                day={name}
+                from={from}
+                to={form.number(`${path}.${k}.to`, 'clock')}
+                error={form.problem(`${path}.${k}`)}
+              />
+              <TakeOut
+                name={`${name} ${from.text}`}
+                onPress={() => {
+                  rows.removed(k);
+                  form.put(
+                    path,
+                    stretches.filter((__, i) => i !== k),
+                  );
+                }}
+              />
+            </View>
+          );
+        })}
+        {form.problem(path) ? (
+          <Text size="small" strong tone="brick">
+            {form.problem(path)}
+          </Text>
+        ) : null}
+        <Action
+          title={stretches.length === 0 ? 'Add hours' : 'And again'}
+          kind="quiet"
+          style={{ alignSelf: 'flex-start' }}
+          onPress={() => form.put(path, [...stretches, NEW_HOURS])}
+        />
+      </View>
     </View>
   );
 }
@@ -103,4 +102,5 @@ const styles = StyleSheet.create({
     borderBottomColor: colour.rule,
     paddingVertical: space.s,
   },
+  stretch: { flexDirection: 'row', gap: space.s, alignItems: 'flex-start' },
 });

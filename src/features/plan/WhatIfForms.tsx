@@ -3,6 +3,8 @@ import { View } from 'react-native';
 import type { StudioPlan } from '@/core/plan/studio-plan';
 import type { WhatIf } from '@/core/plan/what-if';
 import { usePaintings, useStoreSelector } from '@/store/hooks';
+import { hoursSchema } from '@/core/plan/hours';
+import { useForm } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Text } from '@/ui/Text';
@@ -41,7 +43,7 @@ export function ChangeForm({
 
 function AlsoForm({ onAdd }: { onAdd: (change: WhatIf) => void }) {
   const [day, setDay] = useState('5');
-  const [hours, setHours] = useState(EXTRA_HOURS);
+  const form = useForm({ key: 'what-if:also', schema: hoursSchema, document: EXTRA_HOURS });
   return (
     <View style={{ gap: space.s }}>
       <Choice
@@ -51,9 +53,20 @@ function AlsoForm({ onAdd }: { onAdd: (change: WhatIf) => void }) {
         onChange={setDay}
       />
       <View style={{ flexDirection: 'row', gap: space.m }}>
-        <HoursFields day={WEEKDAYS[Number(day)]!} hours={hours} onChange={setHours} />
+        <HoursFields
+          day={WEEKDAYS[Number(day)]!}
+          from={form.number('from', 'clock')}
+          to={form.number('to', 'clock')}
+          error={form.problem('')}
+        />
       </View>
-      <Action title="Try it" onPress={() => onAdd({ kind: 'also', weekday: Number(day), hours })} />
+      <Action
+        title="Try it"
+        onPress={() => {
+          if (form.keep((hours) => onAdd({ kind: 'also', weekday: Number(day), hours })))
+            form.restart();
+        }}
+      />
     </View>
   );
 }

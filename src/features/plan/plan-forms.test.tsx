@@ -1,8 +1,17 @@
 import { fireEvent, render, screen } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { Provider } from 'react-redux';
 import type { CalendarException } from '@/core/plan/hours';
+import { planRecordOf } from '@/store/plan';
+import { createStore, type Store } from '@/store/store';
 import { AwayForm } from './AwayForm';
-import { HoursFields } from './HoursFields';
+import { WeekHours } from './WeekHours';
 import { ChangeForm } from './WhatIfForms';
+
+const studio = (store: Store = createStore()) =>
+  function Studio({ children }: { children: ReactNode }) {
+    return <Provider store={store}>{children}</Provider>;
+  };
 
 const type = (label: string, text: string) => {
   const field = screen.getByLabelText(label);
@@ -10,16 +19,17 @@ const type = (label: string, text: string) => {
   fireEvent.blur(field);
 };
 
-describe('hours of a day', () => {
-  const onChange = jest.fn();
+describe('hours of the week', () => {
+  let store: Store;
+  const week = () => planRecordOf(store.getState()).hours.week;
   beforeEach(() => {
-    onChange.mockClear();
-    render(<HoursFields day="Monday" hours={{ from: 18 * 60, to: 20 * 60 }} onChange={onChange} />);
+    store = createStore();
+    render(<WeekHours />, { wrapper: studio(store) });
   });
 
   test('are kept when the field is left', () => {
     type('Monday to', '21:30');
-    expect(onChange).toHaveBeenCalledWith({ from: 18 * 60, to: 21 * 60 + 30 });
+    expect(week()[0]).toEqual([{ from: 18 * 60, to: 21 * 60 + 30 }]);
   });
 
   test.each([
@@ -27,14 +37,40 @@ describe('hours of a day', () => {
     ['half past', 'Give times such as 18:30.'],
     ['17:00', 'Hours must end after they begin.'],
   ])('%s is refused: %s', (text, words) => {
+    const before = week();
     type('Monday to', text);
     expect(screen.getByText(words)).toBeTruthy();
-    expect(onChange).not.toHaveBeenCalled();
+    expect(week()).toEqual(before);
   });
 
   test('nothing is kept where nothing has changed', () => {
-    type('Monday to', '20:00');
-    expect(onChange).not.toHaveBeenCalled();
+    type('Monday to', '20:30');
+    expect(store.getState().undo.changes).toEqual([]);
+  });
+
+  test('what is typed stays while the focus goes from field to field', () => {
+    const from = screen.getByLabelText<HTMLInputElement>('Tuesday from');
+    fireEvent.change(from, { target: { value: '9' } });
+    fireEvent.blur(from);
+    expect(screen.getByLabelText('Tuesday from')).toBe(from);
+    fireEvent.change(screen.getByLabelText('Tuesday to'), { target: { value: '12:15' } });
+    fireEvent.blur(screen.getByLabelText('Tuesday to'));
+    expect(week()[1]).toEqual([{ from: 540, to: 735 }]);
+    expect(from.value).toBe('09:00');
+  });
+
+  test('of two stretches the one that is meant goes', () => {
+    fireEvent.click(screen.getAllByText('And again')[0]!);
+    expect(week()[0]).toHaveLength(2);
+    const [first, second] = screen.getAllByLabelText<HTMLInputElement>('Monday from');
+    fireEvent.change(second!, { target: { value: '21:00' } });
+    fireEvent.change(screen.getAllByLabelText('Monday to')[1]!, { target: { value: '22:00' } });
+    fireEvent.blur(screen.getAllByLabelText('Monday to')[1]!);
+    expect(week()[0]).toHaveLength(2);
+    fireEvent.click(screen.getByLabelText('Take out Monday 18:00'));
+    expect(week()[0]).toEqual([{ from: 1260, to: 1320 }]);
+    expect(first!.isConnected).toBe(false);
+    expect(second!.isConnected).toBe(true);
   });
 });
 
@@ -42,7 +78,7 @@ describe('days on which the week does not hold', () => {
   const done: CalendarException[] = [];
   beforeEach(() => {
     done.length = 0;
-    render(<AwayForm title="Note it" onDone={(e) => done.push(e)} />);
+    render(<AwayForm title="Note it" onDone={(e) => done.push(e)} />, { wrapper: studio() });
   });
 
   test('away from a day to a day', () => {
@@ -75,7 +111,7 @@ describe('days on which the week does not hold', () => {
 
 test('what if one more day is worked: the day and its hours', () => {
   const onAdd = jest.fn();
-  render(<ChangeForm kind="also" onAdd={onAdd} />);
+  render(<ChangeForm kind="also" onAdd={onAdd} />, { wrapper: studio() });
   fireEvent.click(screen.getByText('Sunday'));
   type('Sunday to', '12:00');
   fireEvent.click(screen.getByText('Try it'));
@@ -88,7 +124,7 @@ test('what if one more day is worked: the day and its hours', () => {
 
 test('what if it is warmer, or colder', () => {
   const onAdd = jest.fn();
-  render(<ChangeForm kind="warmer" onAdd={onAdd} />);
+  render(<ChangeForm kind="warmer" onAdd={onAdd} />, { wrapper: studio() });
   fireEvent.click(screen.getByText('4 °C colder'));
   fireEvent.click(screen.getByText('Try it'));
   expect(onAdd).toHaveBeenCalledWith({ kind: 'warmer', byC: -4 });

@@ -17,6 +17,7 @@ import { stops, type Finding } from '@/core/rules';
 import type { RuleKey } from '@/data/rules';
 import { FindingNotices } from '@/features/findings/FindingNotices';
 import { SpotFields } from '@/features/SpotFields';
+import { useForm } from '@/forms';
 import { changePainting } from '@/store/actions';
 import { nowMs as presentMs } from '@/store/clock';
 import { useStoreDispatch } from '@/store/hooks';
@@ -27,6 +28,7 @@ import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { about } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
+import { layingFormSchema, type LayingForm } from './laying-form';
 import { WhenChoice, whenIso, whenNow } from './WhenChoice';
 
 interface Props {
@@ -60,18 +62,25 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
   const coat = coatOf(painting, coatId);
   const unlaid = unlaidPassages(painting, coat);
   const tops = new Map(passages.map((p) => [p.passage.id, topLaid(p.base)]));
-  const [chosen, setChosen] = useState<string[]>(() =>
-    unlaid.includes(passageId) && unlaid.length > 1 && coat.role !== 'tone' ? [passageId] : unlaid,
-  );
-  const [spot, setSpot] = useState(() => ({
-    on: coat.spot !== null,
-    name: coat.spot?.name ?? '',
-    sharePct: String(Math.round((coat.spot?.share ?? 0.05) * 100)),
+  const [fresh] = useState((): LayingForm => ({
+    chosen:
+      unlaid.includes(passageId) && unlaid.length > 1 && coat.role !== 'tone'
+        ? [passageId]
+        : unlaid,
+    spot: coat.spot,
+    wet: null,
+    when: whenNow(nowMs),
   }));
-  const [wet, setWet] = useState<boolean | null>(null);
+  const form = useForm({
+    key: `laying:${painting.id}:${coatId}:${passageId}`,
+    schema: layingFormSchema,
+    document: fresh,
+  });
+  const { spot, wet, when } = form.draft;
+  // A draft may be older than what was laid since.
+  const chosen = form.draft.chosen.filter((id) => unlaid.includes(id));
   // The present of the screen is told by the half minute; a coat may have been laid since.
   const [openedMs] = useState(presentMs);
-  const [when, setWhen] = useState(() => whenNow(nowMs));
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   // Judged at the time it was laid, which may be days back.
   const atMs = Date.parse(whenIso(when, openedMs));
@@ -81,7 +90,7 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
   });
   // Into a film that is open is what happens; the painter can say that it had set all the same.
   const intoWet = open.length > 0 && (wet ?? true);
-  const lay = () => {
+  const write = (value: LayingForm) => {
     try {
       const at = whenIso(when, when.when === 'now' ? presentMs() : nowMs);
       const wetIds = intoWet ? open : [];
@@ -90,21 +99,26 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
         { passageIds: wetIds, intoWet: true },
         { passageIds: chosen.filter((id) => !wetIds.includes(id)), intoWet: false },
       ].filter((l, i) => l.passageIds.length > 0 || (i === 1 && chosen.length === 0));
-      const share = { name: spot.name, share: Number(spot.sharePct) / 100 };
       dispatch(
         changePainting(painting.id, `Laid ${coat.name.toLowerCase()}`, (p, making) =>
           layings.reduce(
-            (done, laying) =>
-              layCoat(done, { coatId, at, spot: spot.on ? share : null, ...laying }, making),
+            (done, laying) => layCoat(done, { coatId, at, spot: value.spot, ...laying }, making),
             p,
           ),
         ),
       );
-      onClose();
+      return true;
     } catch (error) {
       if (!(error instanceof CoreError)) throw error;
       setRefusal({ where: error.where, message: error.message });
+      return false;
     }
+  };
+  const lay = () => {
+    if (!form.value) return setRefusal({ where: '', message: form.issues[0]!.message });
+    if (!write(form.value)) return;
+    form.keep(() => undefined);
+    onClose();
   };
   const findings = findingsFor(passages, coatId, chosen);
   const overrule = (rule: RuleKey, reason: string | null) =>
@@ -118,15 +132,12 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
     overrule,
     coat,
     unlaid,
+    form,
     chosen,
-    setChosen,
     spot,
-    setSpot,
     open,
     intoWet,
-    setWet,
     when,
-    setWhen,
     refusal,
     lay,
     tops,
@@ -136,10 +147,10 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
 
 /** A coat is laid: where, on all or a spot of it, on the set film or into the wet, and when. */
 export function LayDialog(props: Props) {
-  const form = useLaying(props);
-  const { coat, refusal } = form;
+  const laying = useLaying(props);
+  const { coat, refusal, form } = laying;
   const at = (where: string) => (refusal?.where === where ? refusal.message : undefined);
-  const elsewhere = refusal && !['at', 'spot.name', 'spot.share'].includes(refusal.where);
+  const elsewhere = refusal && refusal.where !== 'at';
   return (
     <Sheet name={`Lay ${coat.name.toLowerCase()}`} onClose={props.onClose}>
       <View style={{ gap: space.s }}>
@@ -147,29 +158,37 @@ export function LayDialog(props: Props) {
         <ManyChoice
           label="On"
           options={props.painting.passages
-            .filter((p) => form.unlaid.includes(p.id))
+            .filter((p) => laying.unlaid.includes(p.id))
             .map((p) => ({ key: p.id, name: p.name }))}
-          values={form.chosen}
-          onChange={form.setChosen}
+          values={laying.chosen}
+          onChange={(chosen) => form.put('chosen', chosen)}
         />
         <SpotFields
-          spot={form.spot}
-          onChange={form.setSpot}
-          nameProblem={at('spot.name')}
-          shareProblem={at('spot.share')}
+          spot={laying.spot}
+          onChange={(spot) => form.put('spot', spot)}
+          name={form.text('spot.name')}
+          share={form.number('spot.share', 'percent')}
         />
-        {form.open.length > 0 ? <WetChoice form={form} nowMs={props.nowMs} /> : null}
-        <WaitWarning form={form} coat={coat} nowMs={props.nowMs} />
-        <FindingNotices findings={form.findings} nowMs={props.nowMs} onOverrule={form.overrule} />
-        <WhenChoice value={form.when} onChange={form.setWhen} error={at('at')} />
-        {elsewhere || (refusal?.where === 'at' && form.when.when !== 'earlier') ? (
+        {laying.open.length > 0 ? <WetChoice form={laying} nowMs={props.nowMs} /> : null}
+        <WaitWarning form={laying} coat={coat} nowMs={props.nowMs} />
+        <FindingNotices
+          findings={laying.findings}
+          nowMs={props.nowMs}
+          onOverrule={laying.overrule}
+        />
+        <WhenChoice
+          value={laying.when}
+          onChange={(when) => form.put('when', when)}
+          error={at('at')}
+        />
+        {elsewhere || (refusal?.where === 'at' && laying.when.when !== 'earlier') ? (
           <Notice tone="refusal">{refusal.message}</Notice>
         ) : null}
         <Action
-          title={form.when.when === 'now' ? 'Laid now' : 'Laid then'}
+          title={laying.when.when === 'now' ? 'Laid now' : 'Laid then'}
           kind="primary"
-          onPress={form.lay}
-          disabled={form.findings.some(stops)}
+          onPress={laying.lay}
+          disabled={laying.findings.some(stops)}
         />
         <Action title="Cancel" kind="quiet" onPress={props.onClose} />
       </View>
@@ -191,7 +210,7 @@ function WetChoice({ form, nowMs }: { form: Form; nowMs: number }) {
           { key: 'set', name: 'it has set' },
         ]}
         value={form.intoWet ? 'wet' : 'set'}
-        onChange={(key) => form.setWet(key === 'wet')}
+        onChange={(key) => form.form.put('wet', key === 'wet')}
       />
       <Text size="small" tone="ink2">
         {`${top.film.name} is open${form.open.length < form.chosen.length ? `, though not everywhere you chose` : ''}${until ? ` till ${about(until, nowMs)}` : ''}. ${form.intoWet ? 'The two become one film, and its clock starts again.' : 'Laid as a film of its own.'}`}

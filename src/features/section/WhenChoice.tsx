@@ -1,23 +1,16 @@
 import { View } from 'react-native';
 import { Choice } from '@/ui/Choice';
-import { Field } from '@/ui/Field';
+import { DateField } from '@/ui/DateField';
 import { localInput } from '@/ui/time/words';
+import type { When, WhenValue } from './laying-form';
 
 const HOUR_MS = 3_600_000;
-export type When = 'now' | 'hour' | 'yesterday' | 'earlier';
-
 const OPTIONS: { key: When; name: string }[] = [
   { key: 'now', name: 'now' },
   { key: 'hour', name: 'an hour ago' },
   { key: 'yesterday', name: 'a day ago' },
   { key: 'earlier', name: 'earlier' },
 ];
-
-export interface WhenValue {
-  when: When;
-  /** As typed, local time, for "earlier". */
-  typed: string;
-}
 
 export const whenNow = (nowMs: number): WhenValue => ({ when: 'now', typed: localInput(nowMs) });
 
@@ -50,9 +43,9 @@ export function WhenChoice({
         onChange={(when) => onChange({ ...value, when })}
       />
       {value.when === 'earlier' ? (
-        <Field
+        <DateField
           label="Day and time"
-          inputType="datetime-local"
+          withTime
           value={value.typed}
           onChangeText={(typed) => onChange({ ...value, typed })}
           error={error}

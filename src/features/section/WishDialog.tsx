@@ -7,6 +7,7 @@ import { SCHOOLS } from '@/core/schools';
 import { useSolved } from '@/features/useSolved';
 import { changePainting } from '@/store/actions';
 import { useSolverAir, useStoreDispatch } from '@/store/hooks';
+import { parseNumber } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
@@ -41,7 +42,7 @@ export function WishDialog({ painting, coatId, coatName, nowMs, onClose }: Props
   const [hours, setHours] = useState('24');
   const [chance, setChance] = useState<ChanceKey>('0.9');
   const around = useSolverAir(nowMs);
-  const inHours = Number(hours);
+  const inHours = parseNumber(hours);
   const valid = Number.isFinite(inHours) && inHours > 0;
   const atMs = nowMs + inHours * HOUR_MS;
   const ask = useMemo(

@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo } from 'react';
 import { View } from 'react-native';
-import { CoreError } from '@/core/errors';
 import {
   editSession,
   pausedMinutes,
@@ -10,19 +9,21 @@ import {
   sessionMinutes,
   workedMinutes,
   type Session,
-  type SessionEdit,
 } from '@/core/session';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
+import { useLiveForm } from '@/forms';
 import { changeSession, removeSession } from '@/store/actions';
 import { useNow, useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
+import { DateField } from '@/ui/DateField';
 import { Field } from '@/ui/Field';
 import { Screen } from '@/ui/Screen';
 import { Heading, Text } from '@/ui/Text';
 import { TakeOut } from '@/ui/TakeOut';
-import { localInput, longDay, clock } from '@/ui/time/words';
+import { longDay, clock } from '@/ui/time/words';
 import { colour, space } from '@/ui/tokens';
+import { correctionSchema } from './correction';
 import { PhotoPart } from './PhotoPart';
 import { timer } from './useSession';
 
@@ -121,57 +122,36 @@ function Works({ session, nowMs }: { session: Session; nowMs: number }) {
   );
 }
 
-/** What may be corrected later: goal, what was reached, note and times. */
 function Edit({ session }: { session: Session }) {
   const dispatch = useStoreDispatch();
-  const [goal, setGoal] = useState(session.goal);
-  const [note, setNote] = useState(session.note);
-  const [ended, setEnded] = useState(
-    session.endedAt ? localInput(Date.parse(session.endedAt)) : '',
+  const { startedAt, endedAt, goal, reached, note } = session;
+  const form = useLiveForm(
+    {
+      key: `session:${session.id}`,
+      schema: correctionSchema,
+      document: useMemo(
+        () => ({ startedAt, endedAt, goal, reached, note }),
+        [startedAt, endedAt, goal, reached, note],
+      ),
+    },
+    ({ startedAt: _started, ...corrected }) =>
+      dispatch(
+        changeSession(session.id, 'Corrected the session', (s) => editSession(s, corrected)),
+      ),
   );
-  const [refusal, setRefusal] = useState<string | undefined>(undefined);
-  const edit = (change: SessionEdit) => {
-    try {
-      dispatch(changeSession(session.id, 'Corrected the session', (s) => editSession(s, change)));
-      setRefusal(undefined);
-    } catch (error) {
-      setRefusal(error instanceof CoreError ? error.message : String(error));
-    }
-  };
   return (
     <View>
       <Heading style={{ marginBottom: space.s }}>In words</Heading>
-      <Field
-        label="Goal"
-        value={goal}
-        onChangeText={setGoal}
-        onBlur={() => goal !== session.goal && edit({ goal: goal.trim().slice(0, 300) })}
-      />
+      <Field label="Goal" {...form.text('goal')} />
       <Choice
         label="Reached"
         options={REACHED.map((key) => ({ key, name: key }))}
-        value={session.reached}
-        onChange={(reached) => edit({ reached })}
+        value={form.draft.reached}
+        onChange={(key) => form.put('reached', key)}
       />
-      <Field
-        label="Note"
-        value={note}
-        onChangeText={setNote}
-        onBlur={() => note !== session.note && edit({ note: note.trim().slice(0, 4000) })}
-      />
+      <Field label="Note" {...form.text('note')} />
       {session.endedAt !== null ? (
-        <Field
-          label="Ended"
-          inputType="datetime-local"
-          value={ended}
-          onChangeText={setEnded}
-          onBlur={() => {
-            const ms = Date.parse(ended);
-            if (Number.isNaN(ms)) setRefusal('That is not a date and time.');
-            else edit({ endedAt: new Date(ms).toISOString() });
-          }}
-          error={refusal}
-        />
+        <DateField label="Ended" withTime {...form.moment('endedAt')} />
       ) : null}
     </View>
   );

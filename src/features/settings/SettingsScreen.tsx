@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { studioSchema } from '@/core/formats';
-import { useNumberText } from '@/features/climate/useNumberText';
+import { useNumberText } from '@/forms';
 import { KeepSection } from '@/features/keep/KeepSection';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';

@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { paintingSchema, type Painting } from '@/core/painting';
+import type { Particulars } from '@/core/painting/plan';
+
+export const particularsOf = ({ title, passages, touches }: Particulars): Particulars => ({
+  title,
+  passages,
+  touches,
+});
+
+/** The rules for a painting's particulars are those of the whole painting that they are part of. */
+export const particularsSchema = (painting: Painting): z.ZodType<Particulars> =>
+  z
+    .custom<Particulars>()
+    .transform((typed) => ({ ...painting, ...typed }))
+    .pipe(paintingSchema)
+    .transform(particularsOf);
