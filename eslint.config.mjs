@@ -1,3 +1,5 @@
+import jsxA11y from 'eslint-plugin-jsx-a11y';
+import reactHooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
 
 /** What the core may not reach for: it gets the time, ids and chance as arguments. */
@@ -25,10 +27,23 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/consistent-type-imports': ['error', { disallowTypeAnnotations: false }],
+      // A name that begins so is there to be left out of what follows.
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_' },
+      ],
       eqeqeq: ['error', 'always'],
       'no-console': 'error',
       'max-lines-per-function': ['warn', { max: 150, skipComments: true, skipBlankLines: true }],
     },
+  },
+  {
+    files: ['app/**/*.tsx', 'src/**/*.{ts,tsx}'],
+    ...reactHooks.configs.flat['recommended-latest'],
+  },
+  {
+    files: ['app/**/*.tsx', 'src/**/*.tsx'],
+    ...jsxA11y.flatConfigs.strict,
   },
   {
     files: ['src/core/**/*.ts', 'src/data/**/*.ts'],

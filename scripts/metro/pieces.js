@@ -156,7 +156,7 @@ function inPieces(out, entry, graph, idOf, { first, kit, routes }) {
 }
 
 /** Wraps the serializer of an Expo configuration. */
-function withPieces(config, { first, kit, routes }) {
+function withPieces(config, { first, kit }) {
   const root = config.projectRoot;
   const absolute = (file) => path.join(root, file);
   const serialize = config.serializer.customSerializer;

@@ -1,4 +1,4 @@
-import { useRef } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { Spot } from '@/core/painting';
 import type { Draft, NumberBinding, TextBinding } from '@/forms';
@@ -19,8 +19,11 @@ interface Props {
 /** All of the passage, or a spot of it with a name and a rough share. */
 export function SpotFields({ spot, onChange, name, share }: Props) {
   // Chosen away and chosen again, it is the same spot.
-  const last = useRef<Draft<Spot>>(spot ?? USUAL);
-  if (spot) last.current = spot;
+  const [last, setLast] = useState<Draft<Spot>>(spot ?? USUAL);
+  const choose = (key: 'all' | 'spot') => {
+    if (spot) setLast(spot);
+    onChange(key === 'spot' ? (spot ?? last) : null);
+  };
   return (
     <View>
       <Choice
@@ -30,7 +33,7 @@ export function SpotFields({ spot, onChange, name, share }: Props) {
           { key: 'spot', name: 'a spot' },
         ]}
         value={spot ? 'spot' : 'all'}
-        onChange={(key) => onChange(key === 'spot' ? last.current : null)}
+        onChange={choose}
       />
       {spot ? (
         <View

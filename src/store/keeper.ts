@@ -228,18 +228,17 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
 
   /** Only a change of what is kept begins a write: the notes about writing must not, or a failure would feed itself. */
   function watchChanges(): void {
-    let seen = store.getState();
-    store.subscribe(() => {
-      const now = store.getState();
-      const changed =
-        now.paintings.entities !== seen.paintings.entities ||
-        now.sessions.entities !== seen.sessions.entities ||
-        now.climate !== seen.climate ||
-        now.plan !== seen.plan ||
-        now.studio !== seen.studio ||
-        now.cabinet !== seen.cabinet;
-      seen = now;
-      if (changed && dirty()) void flush();
+    store.listen({
+      predicate: (_action, now, before) =>
+        now.paintings.entities !== before.paintings.entities ||
+        now.sessions.entities !== before.sessions.entities ||
+        now.climate !== before.climate ||
+        now.plan !== before.plan ||
+        now.studio !== before.studio ||
+        now.cabinet !== before.cabinet,
+      effect: () => {
+        if (dirty()) void flush();
+      },
     });
   }
 

@@ -11,6 +11,7 @@ import { loggerReducer } from './logger';
 import { paintingsReducer } from './paintings';
 import { planReducer } from './plan';
 import { plannedReducer } from './planned';
+import { presentReducer } from './present';
 import { savingReducer } from './saving';
 import { sessionsReducer } from './sessions';
 import { studioReducer } from './studio';
@@ -30,6 +31,7 @@ function configured() {
       logger: loggerReducer,
       studio: studioReducer,
       saving: savingReducer,
+      present: presentReducer,
       drafts: draftsReducer,
       undo: undoReducer,
     },

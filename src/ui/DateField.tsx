@@ -6,6 +6,10 @@ import { Field } from './Field';
 import { Icon } from './Icon';
 import { colour, space, TARGET } from './tokens';
 
+/** A day without a year is of this one. */
+const readNow = (parse: (text: string, nowMs: number) => string | null, text: string) =>
+  parse(text, Date.now());
+
 interface Props {
   label: string;
   spoken?: string;
@@ -26,7 +30,7 @@ export function DateField({ label, spoken, value, onChangeText, onBlur, error, w
   const [show, parse] = withTime ? [showMoment, parseMoment] : [showDay, parseDay];
   const type = (text: string) => {
     setTyped(text);
-    onChangeText(parse(text, Date.now()) ?? text);
+    onChangeText(readNow(parse, text) ?? text);
   };
   return (
     <View style={styles.row}>

@@ -1,75 +1,61 @@
-import { proxy, wrap } from 'comlink';
+import { proxy } from 'comlink';
 import type { StudioPlan } from '@/core/plan/studio-plan';
 import { studioPlanSchema, type PlanRequest } from './plan-protocol';
 import { PLANNER } from './planner';
-import { unpack, type Reply } from './protocol';
+import { unpack } from './protocol';
+import { runner } from './runner';
 
-/** A plan being made. Cancelled, it never answers. */
+/** How a job ended. One that was cancelled answers too: whoever waits for it goes on. */
+export type PlanOutcome = { ended: 'done'; plan: StudioPlan } | { ended: 'cancelled' };
+
+/** A plan being made. Rejects with the reason when the request is no good. */
 export interface PlanJob {
-  result: Promise<StudioPlan>;
+  result: Promise<PlanOutcome>;
   cancel(): void;
 }
 
-interface Remote {
-  plan(request: PlanRequest, onProgress: (done: number) => void): Promise<Reply>;
-}
+const planWorker = () =>
+  runner(
+    () => new Worker(new URL('./plan.worker', window.location.href)),
+    // Not fetched when it is needed: a piece that two others share would be loaded with every first visit.
+    PLANNER,
+  );
 
-/** A worker with the hold on it: were the hold let go, the worker would stop to listen. */
-interface Held {
-  worker: Worker;
-  remote: Remote;
-}
-
-let idle: Held | null = null;
-function hold(): Held {
-  const held = idle;
-  idle = null;
-  if (held) return held;
-  const worker = new Worker(new URL('./plan.worker', window.location.href));
-  return { worker, remote: wrap<Remote>(worker) as unknown as Remote };
-}
-
-/**
- * In this thread: where there are no workers, and where one cannot be started. Not fetched when it is needed: a piece
- * of the bundle that two others share would be put into what every visit loads first.
- */
-const here = (request: PlanRequest): Promise<Reply> => PLANNER.plan(request);
+type PlanRunner = ReturnType<typeof planWorker>;
+/** One that has answered waits for the next plan. */
+let idle: PlanRunner | null = null;
 
 /**
  * Plan away from the screen. A search cannot be spoken to while it runs, so to cancel is to end its worker; the next
  * plan begins in a new one.
  */
 export function solvePlan(request: PlanRequest, onProgress: (done: number) => void): PlanJob {
-  if (typeof Worker === 'undefined')
-    return {
-      result: here(request).then((answer) => unpack(studioPlanSchema, answer)),
-      cancel: () => undefined,
-    };
-  const held = hold();
-  const { worker, remote } = held;
-  let cancelled = false;
+  const own = idle ?? planWorker();
+  idle = null;
   let finished = false;
-  const failed = new Promise<Reply>((resolve) => {
-    worker.addEventListener('error', () => resolve(here(request)), { once: true });
+  let cancelNow: (outcome: PlanOutcome) => void = () => undefined;
+  const cancelled = new Promise<PlanOutcome>((resolve) => {
+    cancelNow = resolve;
   });
-  const answer = Promise.race([
-    remote.plan(
-      request,
-      proxy((done: number) => !cancelled && onProgress(done)),
-    ),
-    failed,
-  ]);
-  return {
-    result: answer.then((packed) => {
+  const told = (done: number): void => {
+    if (!finished) onProgress(done);
+  };
+  const made = own
+    .run((jobs) =>
+      typeof Worker === 'undefined' ? jobs.plan(request, told) : jobs.plan(request, proxy(told)),
+    )
+    .then((packed): PlanOutcome => {
+      if (!finished) idle = own;
       finished = true;
-      if (!cancelled) idle = held;
-      return unpack(studioPlanSchema, packed);
-    }),
+      return { ended: 'done', plan: unpack(studioPlanSchema, packed) };
+    });
+  return {
+    result: Promise.race([made, cancelled]),
     cancel() {
-      // A worker that has answered waits for the next plan.
-      if (cancelled || finished) return;
-      cancelled = true;
-      worker.terminate();
+      if (finished) return;
+      finished = true;
+      own.stop();
+      cancelNow({ ended: 'cancelled' });
     },
   };
 }

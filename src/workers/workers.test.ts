@@ -82,7 +82,17 @@ describe('the planning worker', () => {
 
   test('what comes out is what the core says', async () => {
     const { result } = solvePlan(studio, () => undefined);
-    await expect(result).resolves.toEqual(await planStudio(studio));
+    await expect(result).resolves.toEqual({ ended: 'done', plan: await planStudio(studio) });
+  });
+
+  test('one that is cancelled answers that it was, and tells no more', async () => {
+    const told = jest.fn();
+    const job = solvePlan(studio, told);
+    job.cancel();
+    await expect(job.result).resolves.toEqual({ ended: 'cancelled' });
+    told.mockClear();
+    await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(told).not.toHaveBeenCalled();
   });
 
   test('with a second one at work it is the same plan', async () => {

@@ -3,7 +3,6 @@ import { MATERIAL_KEYS, MATERIALS, type MaterialKey } from '@/data/materials';
 import { Choice } from '@/ui/Choice';
 import { Heading } from '@/ui/Text';
 import { space } from '@/ui/tokens';
-import { asMaterial, asPaint } from './draft';
 import type { CoatEditor } from './useCoatEditor';
 
 const KINDS = [
@@ -17,7 +16,7 @@ export function MaterialFields({ editor }: { editor: CoatEditor }) {
   const { recipe } = editor.draft;
   const material = recipe.material ?? null;
   const take = (chosen: MaterialKey) =>
-    form.put('recipe', asMaterial(MATERIALS[chosen].typicalUm, chosen));
+    form.put('recipe', editor.asMaterial(chosen, MATERIALS[chosen].typicalUm));
   return (
     <View>
       <Heading style={{ marginBottom: space.s }}>What it is</Heading>
@@ -28,7 +27,7 @@ export function MaterialFields({ editor }: { editor: CoatEditor }) {
         value={material === null ? 'paint' : 'other'}
         onChange={(key) =>
           key === 'paint'
-            ? form.put('recipe', asPaint(recipe, editor.paintBefore))
+            ? form.put('recipe', editor.asPaint(recipe.thicknessUm))
             : take(material ?? 'charcoal')
         }
       />

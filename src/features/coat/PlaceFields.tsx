@@ -6,7 +6,7 @@ import { SpotFields } from '@/features/SpotFields';
 import { Choice, ManyChoice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
-import { asMaterial, asPaint, CARRIED_OVER, ROLE_APPLICATION, ROLE_MATERIAL } from './draft';
+import { CARRIED_OVER, ROLE_APPLICATION, ROLE_MATERIAL } from './draft';
 import { ROLE_NAME } from './names';
 import type { CoatEditor } from './useCoatEditor';
 
@@ -33,10 +33,8 @@ export function PlaceFields({ editor, painting }: { editor: CoatEditor; painting
           const carried = draft.name.endsWith(CARRIED_OVER);
           const name = material && carried ? capital(ROLE_NAME[role]) : draft.name;
           const recipe = material
-            ? asMaterial(thicknessUm, material)
-            : draft.recipe.material === undefined
-              ? { ...draft.recipe, thicknessUm }
-              : asPaint({ ...draft.recipe, thicknessUm }, editor.paintBefore);
+            ? editor.asMaterial(material, thicknessUm)
+            : editor.asPaint(thicknessUm);
           set({ role, name, application, recipe });
         }}
       />

@@ -1,4 +1,4 @@
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { constantAir, DAY_MS, quantileOf, type DryingClock, type LogNormal } from '@/core/drying';
 import {
   assessPainting,
@@ -19,7 +19,8 @@ import { nowIso } from '@/store/clock';
 import { nanoid } from '@reduxjs/toolkit';
 import { useAssessOptions, useNow } from '@/store/hooks';
 import { useForm, type Form } from '@/forms';
-import { newCoat, paintPartOf, type CoatDraft, type PaintPart } from './draft';
+import type { MaterialKey } from '@/data/materials';
+import { asMaterial, asPaint, newCoat, paintPartOf, type CoatDraft, type PaintPart } from './draft';
 
 export interface LivePassage {
   passageId: string;
@@ -142,14 +143,18 @@ function liveOf(
   };
 }
 
+type Thickness = CoatDraft['recipe']['thicknessUm'];
+
 export interface CoatEditor {
   form: Form<Coat>;
   draft: CoatDraft;
   /** Change some of its fields; `field` names what was changed, for undo. */
   set(change: Partial<CoatDraft>, field?: string): void;
   setRecipe(change: Partial<CoatDraft['recipe']>, field?: string): void;
-  /** What it was mixed from before it was made something else than paint. */
-  paintBefore: PaintPart | null;
+  /** Its recipe as something that is laid as it comes; what it was mixed from is remembered. */
+  asMaterial(material: MaterialKey, thicknessUm: Thickness): CoatDraft['recipe'];
+  /** Its recipe as paint: as it is, or as it was mixed before. */
+  asPaint(thicknessUm: Thickness): CoatDraft['recipe'];
   live: Live;
   isNew: boolean;
   laidOn: string[];
@@ -169,7 +174,7 @@ export function useCoatEditor(
   afterId: string | null,
 ): CoatEditor {
   const nowMs = useNow();
-  const options = useAssessOptions(nowMs);
+  const options = useAssessOptions();
   const existing = painting.coats.find((c) => c.id === coatId);
   const isNew = existing === undefined;
   const [fresh] = useState(() => newCoat(painting, passageId, afterId, nanoid(12)));
@@ -180,8 +185,7 @@ export function useCoatEditor(
     document: existing ?? fresh,
   });
   const { draft, value } = form;
-  const paintBefore = useRef<PaintPart | null>(null);
-  if (draft.recipe.material === undefined) paintBefore.current = paintPartOf(draft.recipe);
+  const [paintBefore, setPaintBefore] = useState<PaintPart | null>(null);
   const [correctRecord, setCorrectRecord] = useState(false);
   const live = useMemo(
     () =>
@@ -197,7 +201,14 @@ export function useCoatEditor(
     set: (change, field) => form.set((d) => ({ ...d, ...change }), field),
     setRecipe: (change, field) =>
       form.set((d) => ({ ...d, recipe: { ...d.recipe, ...change } }), field),
-    paintBefore: paintBefore.current,
+    asMaterial(material, thicknessUm) {
+      if (draft.recipe.material === undefined) setPaintBefore(paintPartOf(draft.recipe));
+      return asMaterial(thicknessUm, material);
+    },
+    asPaint: (thicknessUm) =>
+      draft.recipe.material === undefined
+        ? { ...draft.recipe, thicknessUm }
+        : asPaint({ ...draft.recipe, thicknessUm }, paintBefore),
     live,
     isNew,
     laidOn,

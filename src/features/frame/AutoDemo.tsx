@@ -1,7 +1,8 @@
 import { useEffect } from 'react';
+import { useStore } from 'react-redux';
 import { z } from 'zod';
 import { openDemoStudio } from '@/features/keep/demo';
-import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import type { State, Store } from '@/store/store';
 
 const servedSchema = z.object({ demo: z.boolean() });
 
@@ -11,29 +12,29 @@ async function servedAsDemo(): Promise<boolean> {
   return servedSchema.safeParse(await response.json()).data?.demo ?? false;
 }
 
+const isPristine = (state: State): boolean =>
+  state.paintings.ids.length === 0 &&
+  state.undo.changes.length === 0 &&
+  state.studio.revision === 0 &&
+  state.saving.unreadable.length === 0;
+
 /** When the server was started for the demo and the studio is empty, the demo studio is opened. Once. */
 export function AutoDemo() {
-  const dispatch = useStoreDispatch();
-  const pristine = useStoreSelector(
-    (state) =>
-      state.paintings.ids.length === 0 &&
-      state.undo.changes.length === 0 &&
-      state.studio.revision === 0 &&
-      state.saving.unreadable.length === 0,
-  );
+  const store = useStore() as Store;
   useEffect(() => {
-    if (!pristine) return;
+    // Only at the start: a studio that is emptied later stays empty.
+    if (!isPristine(store.getState())) return;
     let gone = false;
+    const wanted = () => !gone && isPristine(store.getState());
     servedAsDemo()
       .then(async (demo) => {
-        if (demo && !gone) await openDemoStudio(dispatch, () => !gone);
+        if (demo && wanted()) await openDemoStudio(store.dispatch, wanted);
       })
       // Without a server that answers, the studio simply stays empty.
       .catch(() => undefined);
     return () => {
       gone = true;
     };
-    // Only at the start: a studio that is emptied later stays empty.
-  }, []);
+  }, [store]);
   return null;
 }

@@ -5,6 +5,7 @@ import { Provider } from 'react-redux';
 import { browserSurroundings } from '@/store/browser';
 import { useStoreSelector } from '@/store/hooks';
 import { createKeeper } from '@/store/keeper';
+import { keepTime } from '@/store/effects/tick';
 import { createStore } from '@/store/store';
 import { ThemeProvider } from '@/ui/rne';
 import { Heading, Text } from '@/ui/Text';
@@ -17,6 +18,7 @@ function openStudio() {
   const around = browserSurroundings();
   const keeper = createKeeper(store, around);
   around.onArrival((keys) => void keeper.arrived(keys));
+  keepTime(store);
   return { store, keeper };
 }
 

@@ -13,13 +13,13 @@ export function UndoBar() {
   const dispatch = useStoreDispatch();
   const depth = useStoreSelector((state) => state.undo.changes.length);
   const last = useStoreSelector((state) => state.undo.changes.at(-1));
-  const [shownFor, setShownFor] = useState<typeof last>(undefined);
+  /** The change that was shown long enough, and how many there were then. */
+  const [over, setOver] = useState<{ last: typeof last; depth: number } | null>(null);
   useEffect(() => {
-    setShownFor(last);
-    const timer = setTimeout(() => setShownFor(undefined), SHOWN_MS);
+    const timer = setTimeout(() => setOver({ last, depth }), SHOWN_MS);
     return () => clearTimeout(timer);
   }, [last, depth]);
-  if (!last || shownFor !== last) return null;
+  if (!last || (over?.last === last && over.depth === depth)) return null;
   return (
     <View style={styles.bar} accessibilityLiveRegion="polite">
       <Text size="small" style={{ flex: 1 }} numberOfLines={2}>

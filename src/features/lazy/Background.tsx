@@ -1,12 +1,27 @@
-import { LearnFromTests } from '@/features/learn/LearnFromTests';
-import { LoggerLine } from '@/features/climate/LoggerLine';
+import { useEffect } from 'react';
+import { useStore } from 'react-redux';
+import { listenToLogger, loggerHistory } from '@/features/climate/logger';
+import { keepLogger, keepPlanned, learnFromTests, sweepPhotos } from '@/store/effects';
+import { browserStorage } from '@/store/storage';
+import type { Store } from '@/store/store';
+import { solveLearning } from '@/workers/client';
+import { solvePlan } from '@/workers/plan-client';
 
-/** What goes on behind every screen: learning from tests, listening to the logger. */
+const wait = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** Joins to the store what goes on behind every screen, once its code is there. Draws nothing. */
 export function Background() {
-  return (
-    <>
-      <LearnFromTests />
-      <LoggerLine />
-    </>
-  );
+  const store = useStore() as Store;
+  useEffect(() => {
+    const storage = browserStorage();
+    const ends = [
+      learnFromTests(store, solveLearning),
+      keepPlanned(store, solvePlan, storage),
+      keepLogger(store, { listen: listenToLogger, history: loggerHistory }),
+    ];
+    // A store that cannot be read is told of elsewhere; then nothing is swept.
+    sweepPhotos(storage, wait).catch(() => undefined);
+    return () => ends.forEach((end) => end());
+  }, [store]);
+  return null;
 }

@@ -8,7 +8,7 @@ import { groundName, SUPPORT_NAME } from '@/features/film-view';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { sizeWords } from '@/features/units';
 import { METHODS } from '@/data/methods';
-import { useAssessment, useNow, usePainting, useStoreSelector } from '@/store/hooks';
+import { useAssessment, useNow, useStoreSelector } from '@/store/hooks';
 import { FilmColumns } from '@/ui/film/FilmColumns';
 import { Icon } from '@/ui/Icon';
 import { BackButton } from '@/ui/Screen';
@@ -24,9 +24,8 @@ import { columnsOf, groundDrawing, overall, schoolMeasure, troublesOf } from './
 
 /** One painting: its passages as columns of film, one sentence, what does not hold, what is planned. */
 export function PaintingScreen({ id }: { id: string }) {
-  const painting = usePainting(id);
   const now = useNow();
-  const assessment = useAssessment(painting, now);
+  const assessment = useAssessment(id);
   const wide = useWindowDimensions().width >= WIDE_FROM;
   if (!assessment) return <NotHereScreen what="That painting" />;
   if (!wide) {

@@ -7,7 +7,7 @@ import { EmptyStudio } from '@/features/frame/EmptyStudio';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { sizeWords } from '@/features/units';
-import { useAssessments, useNow, usePaintings, useStoreSelector } from '@/store/hooks';
+import { useAssessments, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { FilmCore } from '@/ui/film/FilmCore';
 import { Screen } from '@/ui/Screen';
@@ -18,8 +18,7 @@ import { colour, space } from '@/ui/tokens';
 /** All paintings, each with the films of its passages. */
 export function PaintingsScreen() {
   const router = useRouter();
-  const now = useNow();
-  const assessments = useAssessments(usePaintings(), now);
+  const assessments = useAssessments();
   const start = () => router.push('/paintings/new');
   if (assessments.length === 0) {
     return (

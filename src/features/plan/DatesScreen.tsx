@@ -26,7 +26,7 @@ import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { space } from '@/ui/tokens';
 import { MILESTONE_WORDS } from './PaintingLanes';
-import { useMakePlan } from './useMakePlan';
+import { useWatchPlan } from './useWatchPlan';
 
 const STAGE_WORDS = {
   'touch-dry': 'touch-dry',
@@ -48,7 +48,7 @@ const DAY_MS = 86_400_000;
 /** When a painting must be done, and how its coats wait for each other. */
 export function DatesScreen({ id }: { id: string }) {
   const router = useRouter();
-  useMakePlan();
+  useWatchPlan();
   const painting = usePainting(id);
   if (!painting)
     return (

@@ -20,11 +20,11 @@ import { AwayForm } from './AwayForm';
 import { clockOf } from './clock-text';
 import { PlanTabs } from './PlanTabs';
 import { WeekHours } from './WeekHours';
-import { useMakePlan } from './useMakePlan';
+import { useWatchPlan } from './useWatchPlan';
 
 /** When there is time to paint: the week, days away or extra, other calendars. */
 export function HoursScreen() {
-  useMakePlan();
+  useWatchPlan();
   return (
     <Screen title="Plan" subtitle="Hours for work" aside={<StudioLink />}>
       <PlanTabs />

@@ -21,7 +21,7 @@ import { PlanPanel } from './PlanPanel';
 import { PlanState } from './PlanState';
 import { PlanTabs } from './PlanTabs';
 import { StepSheet } from './StepSheet';
-import { useMakePlan } from './useMakePlan';
+import { useWatchPlan } from './useWatchPlan';
 import { usePlanView, type PaintingPlanView, type PlanView } from './usePlanView';
 import { useReplan } from './useReplan';
 
@@ -42,7 +42,7 @@ const first = (paintings: PaintingPlanView[]): PaintingPlanView | null =>
 /** Weeks of film: what lies, what is to come, and whether the dates will hold. */
 export function PlanScreen() {
   const wide = useWindowDimensions().width >= WIDE_FROM;
-  const { stop } = useMakePlan();
+  useWatchPlan();
   const [span, setSpan] = useState(1);
   const view = usePlanView(SPANS[span]!, wide ? 6 : 3);
   const [chosen, setChosen] = useState<Chosen | null>(null);
@@ -85,7 +85,7 @@ export function PlanScreen() {
           {wide ? null : <StudioLink />}
         </View>
         <PlanTabs />
-        <PlanState onStop={stop} />
+        <PlanState />
         {view ? (
           <Lanes
             view={view}

@@ -1,12 +1,14 @@
 import { View } from 'react-native';
-import { useStoreSelector } from '@/store/hooks';
+import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import { planningStopped } from '@/store/planned';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
 
 /** How far the plan is: thinking, settled, or failed with its reason. */
-export function PlanState({ onStop }: { onStop: () => void }) {
+export function PlanState() {
+  const dispatch = useStoreDispatch();
   const { progress, problem, plan, settled } = useStoreSelector((state) => state.planned);
   if (problem) return <Notice tone="refusal">{`The plan could not be made. ${problem}`}</Notice>;
   if (progress === null)
@@ -31,7 +33,9 @@ export function PlanState({ onStop }: { onStop: () => void }) {
       <Text size="small" tone="ink2">
         {plan ? 'Planning …' : 'A first plan …'}
       </Text>
-      {plan && progress > 0 ? <Action title="Stop" kind="quiet" onPress={onStop} /> : null}
+      {plan && progress > 0 ? (
+        <Action title="Stop" kind="quiet" onPress={() => dispatch(planningStopped())} />
+      ) : null}
     </View>
   );
 }

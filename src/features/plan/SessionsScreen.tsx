@@ -17,7 +17,7 @@ import { PlanState } from './PlanState';
 import { PlanTabs } from './PlanTabs';
 import { hours, minutesWord } from './plan-words';
 import { StepSheet } from './StepSheet';
-import { useMakePlan } from './useMakePlan';
+import { useWatchPlan } from './useWatchPlan';
 import { usePlanExport } from './usePlanExport';
 import { usePlanView, type PlanView } from './usePlanView';
 import { useReplan, type Replan } from './useReplan';
@@ -27,7 +27,7 @@ const HALF_A_YEAR_WEEKS = 26;
 
 /** The sessions of the plan, one after the other; each can be moved, held or put off. */
 export function SessionsScreen() {
-  const { stop } = useMakePlan();
+  useWatchPlan();
   const view = usePlanView(HALF_A_YEAR_WEEKS, 3);
   const replan = useReplan();
   const [held, setHeld] = useState<string | null>(null);
@@ -37,7 +37,7 @@ export function SessionsScreen() {
   return (
     <Screen title="Plan" subtitle="Sessions" aside={<StudioLink />}>
       <PlanTabs />
-      <PlanState onStop={stop} />
+      <PlanState />
       {replan.refusal ? <Notice tone="refusal">{replan.refusal}</Notice> : null}
       {view?.impossible.map((sentence) => (
         <Notice key={sentence} tone="refusal">

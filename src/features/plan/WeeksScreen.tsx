@@ -14,12 +14,12 @@ import { dayMonthYear } from '@/ui/time/words';
 import { colour, space } from '@/ui/tokens';
 import { PlanTabs } from './PlanTabs';
 import { minutesWord } from './plan-words';
-import { useMakePlan } from './useMakePlan';
-import { localZone } from './usePlanRequest';
+import { useWatchPlan } from './useWatchPlan';
+import { localZone } from '@/store/select-plan';
 
 /** Weeks as they were meant and as they went; and whether what was said has held. */
 export function WeeksScreen() {
-  useMakePlan();
+  useWatchPlan();
   const now = useNow();
   const record = useStoreSelector(planRecordOf);
   const paintings = useStoreSelector((state) => state.paintings.entities);

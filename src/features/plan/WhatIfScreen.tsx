@@ -14,7 +14,7 @@ import { WEEKDAYS } from './clock-text';
 import { ComparedPlans } from './ComparedPlans';
 import { PlanTabs } from './PlanTabs';
 import { ChangeForm } from './WhatIfForms';
-import { useMakePlan } from './useMakePlan';
+import { useWatchPlan } from './useWatchPlan';
 import { useWhatIf } from './useWhatIf';
 
 type Kind = WhatIf['kind'];
@@ -28,7 +28,7 @@ const KINDS: { key: Kind; name: string }[] = [
 
 /** The plan as it is beside the plan as it might be. */
 export function WhatIfScreen() {
-  useMakePlan();
+  useWatchPlan();
   const whatIf = useWhatIf();
   const now = useStoreSelector((state) => state.planned.plan);
   const [kind, setKind] = useState<Kind>('away');

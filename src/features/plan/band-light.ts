@@ -1,7 +1,7 @@
 import { format } from 'date-fns/format';
 import { dateIn, daylightOf, momentOf, nextDay } from '@/core/plan/calendar';
 import type { BandDay } from '@/ui/time/WeeksBand';
-import { localZone } from './usePlanRequest';
+import { localZone } from '@/store/select-plan';
 
 const DAY_MS = 86_400_000;
 

@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo, useRef } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { constantAir } from '@/core/drying';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import type { Painting, PaintingAssessment } from '@/core/painting';
@@ -23,7 +23,7 @@ import type { BandDay, BandSession } from '@/ui/time/WeeksBand';
 import { dayWord, hours, impossibleWords, refusedWords } from './plan-words';
 import { bandLight } from './band-light';
 import { settledIn } from './settled-in';
-import { localZone } from './usePlanRequest';
+import { localZone } from '@/store/select-plan';
 
 const DAY_MS = 86_400_000;
 /** Days of the past that stay in sight: what was laid lately is still drying. */
@@ -170,9 +170,8 @@ function paintingView(
 /** The plan as it is drawn and said. Null until the first plan is there. */
 export function usePlanView(weeks: number, labels: number): PlanView | null {
   const nowMs = useNow();
-  const paintings = usePaintings();
-  const assessments = useAssessments(paintings, nowMs);
-  const { climate, air } = useAssessOptions(nowMs);
+  const assessments = useAssessments();
+  const { climate, air } = useAssessOptions();
   const latitudeDeg = useStoreSelector((state) => state.studio.latitudeDeg);
   // Some dozen lanes are drawn anew with each plan or span: in slices, so that a tap meanwhile is heard.
   const plan = useDeferredValue(
@@ -181,7 +180,6 @@ export function usePlanView(weeks: number, labels: number): PlanView | null {
   );
   const spanWeeks = useDeferredValue(weeks);
   const names = useStepNames(plan);
-  const last = useRef<PlanView | null>(null);
   const { fromMs, toMs } = useMemo(() => {
     const zone = localZone();
     const from = momentOf(nextDay(dateIn(nowMs, zone), -BACK_DAYS), 0, zone);
@@ -191,12 +189,12 @@ export function usePlanView(weeks: number, labels: number): PlanView | null {
     () => bandLight(fromMs, toMs, nowMs, latitudeDeg, labels),
     [fromMs, toMs, nowMs, latitudeDeg, labels],
   );
-  return useMemo(() => {
+  const next = useMemo((): PlanView | null => {
     if (!plan) return null;
     const zone = localZone();
     const through = air ?? constantAir(STUDIO_HANDBOOK.constants, climate);
     const { sessions } = plan.plan;
-    const next: PlanView = {
+    return {
       nowMs,
       fromMs,
       toMs,
@@ -226,7 +224,14 @@ export function usePlanView(weeks: number, labels: number): PlanView | null {
       ),
       ...names,
     };
-    last.current = settledIn(last.current, next);
-    return last.current;
   }, [plan, nowMs, assessments, climate, air, fromMs, toMs, light, names]);
+  // Of the view before, what still says the same is kept, so that it need not be drawn anew.
+  const [shown, setShown] = useState<{ of: PlanView | null; view: PlanView | null }>({
+    of: null,
+    view: null,
+  });
+  if (shown.of === next) return shown.view;
+  const view = next && settledIn(shown.view, next);
+  setShown({ of: next, view });
+  return view;
 }

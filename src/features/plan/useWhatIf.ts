@@ -6,8 +6,8 @@ import { changePainting, changePlan } from '@/store/actions';
 import { settingsChanged } from '@/store/studio';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { planRecordOf } from '@/store/plan';
+import { planRequestOf, selectPlanInput } from '@/store/select-plan';
 import { solvePlan, type PlanJob } from '@/workers/plan-client';
-import { usePlanRequest } from './usePlanRequest';
 
 export interface WhatIfState {
   changes: WhatIf[];
@@ -20,45 +20,48 @@ export interface WhatIfState {
 
 const NOTHING: WhatIf[] = [];
 
+/** What came of a supposition, and of which. */
+interface Answer {
+  asked: object;
+  other: StudioPlan | null;
+  progress: number | null;
+  problem: string;
+}
+
 /** A second plan beside the first, as if some things were otherwise; kept, they become so. */
 export function useWhatIf(): WhatIfState {
   const dispatch = useStoreDispatch();
   const [changes, setChanges] = useState<WhatIf[]>(NOTHING);
-  const [other, setOther] = useState<StudioPlan | null>(null);
-  const [progress, setProgress] = useState<number | null>(null);
-  const [problem, setProblem] = useState('');
-  const request = usePlanRequest(changes);
+  const input = useStoreSelector(selectPlanInput);
   const record = useStoreSelector(planRecordOf);
   const recordNow = useRef(record);
-  recordNow.current = record;
-  const climate = useStoreSelector((state) => state.studio.climate);
   useEffect(() => {
-    setOther(null);
-    setProblem('');
-    if (changes.length === 0) return setProgress(null);
-    setProgress(0);
-    let gone = false;
+    recordNow.current = record;
+  });
+  const climate = useStoreSelector((state) => state.studio.climate);
+  const asked = useMemo(() => ({ input, changes }), [input, changes]);
+  const [answer, setAnswer] = useState<Answer | null>(null);
+  useEffect(() => {
+    if (asked.changes.length === 0) return;
     const job: PlanJob = solvePlan(
-      { ...request, record: recordNow.current },
-      (done) => !gone && setProgress(done),
+      planRequestOf(asked.input, recordNow.current, asked.changes),
+      (progress) => setAnswer({ asked, other: null, progress, problem: '' }),
     );
     job.result.then(
-      (made) => {
-        if (gone) return;
-        setOther(made);
-        setProgress(null);
+      (outcome) => {
+        if (outcome.ended === 'done')
+          setAnswer({ asked, other: outcome.plan, progress: null, problem: '' });
       },
-      (error: Error) => {
-        if (gone) return;
-        setProblem(error.message);
-        setProgress(null);
-      },
+      (error: Error) => setAnswer({ asked, other: null, progress: null, problem: error.message }),
     );
-    return () => {
-      gone = true;
-      job.cancel();
-    };
-  }, [request, changes]);
+    return () => job.cancel();
+  }, [asked]);
+  // An answer to something else is none.
+  const { other, progress, problem } =
+    answer?.asked === asked
+      ? answer
+      : { other: null, progress: changes.length > 0 ? 0 : null, problem: '' };
+  const { paintings } = input;
   return useMemo(
     () => ({
       changes,
@@ -67,9 +70,9 @@ export function useWhatIf(): WhatIfState {
       progress,
       problem,
       keep() {
-        const supposed = suppose(request.paintings, recordNow.current, changes);
+        const supposed = suppose(paintings, recordNow.current, changes);
         supposed.paintings.forEach((after) => {
-          if (!request.paintings.includes(after))
+          if (!paintings.includes(after))
             dispatch(
               changePainting(after.id, `Changed the coats of ${after.title}`, (p, making) => ({
                 // As it is now: it may have been changed while the other plan was made.
@@ -97,6 +100,6 @@ export function useWhatIf(): WhatIfState {
         setChanges(NOTHING);
       },
     }),
-    [changes, other, progress, problem, request, dispatch, climate],
+    [changes, other, progress, problem, paintings, dispatch, climate],
   );
 }

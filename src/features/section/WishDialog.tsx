@@ -41,7 +41,7 @@ export function WishDialog({ painting, coatId, coatName, nowMs, onClose }: Props
   const [kind, setKind] = useState<Wish['kind']>('dry-by');
   const [hours, setHours] = useState('24');
   const [chance, setChance] = useState<ChanceKey>('0.9');
-  const around = useSolverAir(nowMs);
+  const around = useSolverAir();
   const inHours = parseNumber(hours);
   const valid = Number.isFinite(inHours) && inHours > 0;
   const atMs = nowMs + inHours * HOUR_MS;

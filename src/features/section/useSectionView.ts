@@ -125,10 +125,26 @@ export interface SectionView {
 
 const STEADY_MS = 600_000;
 
+/** Solved only for the one layer that is spoken of, and away from the screen: a repair is many assessments. */
+function useRepairs(painting: Painting | undefined, coatId: string | undefined, nowMs: number) {
+  const around = useSolverAir();
+  // Paint does not move in a few minutes, and an answer should stand still while it is read.
+  const askedMs = Math.floor(nowMs / STEADY_MS) * STEADY_MS;
+  const ask = useMemo(
+    () =>
+      painting && coatId
+        ? () =>
+            solveRepairs({ painting, coatId, school: painting.school, ...around, nowMs: askedMs })
+        : null,
+    [painting, coatId, around, askedMs],
+  );
+  return useSolved(ask);
+}
+
 export function useSectionView(id: string, passageId: string): SectionView | null {
   const nowMs = useNow();
   const painting = usePainting(id);
-  const assessment = useAssessment(painting, nowMs);
+  const assessment = useAssessment(id);
   const [spotName, chooseSpot] = useState<string | null>(null);
   const [chosenKey, choose] = useState<string | null>(null);
   const passage = assessment?.passages.find((p) => p.passage.id === passageId) ?? null;
@@ -141,19 +157,7 @@ export function useSectionView(id: string, passageId: string): SectionView | nul
     layer?.planned && painting && isBroken(layer, painting.school)
       ? layer.film.coatIds.at(-1)
       : undefined;
-  // Solved only for the one layer that is spoken of, and away from the screen: a repair is many assessments.
-  const around = useSolverAir(nowMs);
-  // Paint does not move in a few minutes, and an answer should stand still while it is read.
-  const askedMs = Math.floor(nowMs / STEADY_MS) * STEADY_MS;
-  const ask = useMemo(
-    () =>
-      painting && coatId
-        ? () =>
-            solveRepairs({ painting, coatId, school: painting.school, ...around, nowMs: askedMs })
-        : null,
-    [painting, coatId, around, askedMs],
-  );
-  const solved = useSolved(ask);
+  const solved = useRepairs(painting, coatId, nowMs);
   if (!assessment || !painting || !passage || !stack) return null;
   return {
     painting,

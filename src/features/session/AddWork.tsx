@@ -1,9 +1,9 @@
 import { View } from 'react-native';
-import { today } from '@/core/today';
 import { clusterRows } from '@/core/today';
 import { addWork, type Session } from '@/core/session';
 import { changeSession } from '@/store/actions';
-import { useAssessments, useNow, usePaintings, useStoreDispatch } from '@/store/hooks';
+import { usePaintings, useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import { selectToday } from '@/store/select';
 import { Action } from '@/ui/Action';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
@@ -12,9 +12,8 @@ import { space } from '@/ui/tokens';
 /** Take up something that was not in the plan of the session. */
 export function AddWork({ session, onClose }: { session: Session; onClose: () => void }) {
   const dispatch = useStoreDispatch();
-  const nowMs = useNow();
   const paintings = usePaintings();
-  const groups = today(useAssessments(paintings, nowMs), nowMs);
+  const groups = useStoreSelector(selectToday);
   const rows = clusterRows([...groups['still-open'], ...groups['takes-a-coat']]).filter(
     (c) => c.row.next !== null,
   );

@@ -27,7 +27,7 @@ export const recipeColour = (recipe: Parameters<typeof filmOfRecipe>[1]): string
 export function PalettePart({ session, running }: { session: Session; running: Work | null }) {
   const dispatch = useStoreDispatch();
   const nowMs = useNow();
-  const options = useAssessOptions(nowMs);
+  const options = useAssessOptions();
   const air = options.air ?? constantAir(STUDIO_HANDBOOK.constants, options.climate);
   const painting = useStoreSelector((s) => s.paintings.entities[running?.paintingId ?? '']);
   const coat = painting?.coats.find((c) => c.id === running?.coatId);

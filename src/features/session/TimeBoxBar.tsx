@@ -10,6 +10,10 @@ export interface BoxPart {
   paint: string;
 }
 
+/** What was worked, or was meant, whichever is longer. */
+const lengthOf = (part: { worked: number; planned: number }): number =>
+  Math.max(part.worked, part.planned);
+
 const HEIGHT = 34;
 
 /** The time box: what was worked in the colour of its paint, what is to come dashed, now as a mark. */
@@ -27,18 +31,16 @@ export function TimeBoxBar({
   const whole = Math.max(
     box,
     elapsed,
-    parts.reduce((s, p) => s + Math.max(p.worked, p.planned), 0),
+    parts.reduce((s, p) => s + lengthOf(p), 0),
     1,
   );
   const x = (minutes: number) => (minutes / whole) * (width - 2) + 1;
-  let at = 0;
   return (
     <Svg width={width} height={HEIGHT} aria-hidden>
       <Rect x={1} y={4} width={x(box) - 1} height={HEIGHT - 8} fill={colour.sheet} />
-      {parts.map((part) => {
-        const from = at;
-        const length = Math.max(part.worked, part.planned);
-        at += length;
+      {parts.map((part, i) => {
+        const from = parts.slice(0, i).reduce((sum, p) => sum + lengthOf(p), 0);
+        const length = lengthOf(part);
         return [
           <Rect
             key={`${part.key}-planned`}

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useEffect, useState } from 'react';
 import { CoreError } from '@/core/errors';
 import { layCoat } from '@/core/painting/events';
 import { openAt, topLaid, unlaidPassages, type Painting } from '@/core/painting';
@@ -12,8 +12,8 @@ import {
 } from '@/core/session';
 import { addSession, changePainting, changeSession } from '@/store/actions';
 import { making, nowIso, nowMs } from '@/store/clock';
-import { useAssessOptions, useNow, useStoreDispatch, useStoreSelector } from '@/store/hooks';
-import { sessionSelectors } from '@/store/sessions';
+import { useAssessOptions, useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import { selectSessions } from '@/store/select-plan';
 
 const SECOND_MS = 1000;
 
@@ -28,10 +28,7 @@ export function useSeconds(running: boolean): number {
   return now;
 }
 
-export const useSessions = (): Session[] => {
-  const state = useStoreSelector((s) => s.sessions);
-  return useMemo(() => sessionSelectors.selectAll(state), [state]);
-};
+export const useSessions = (): Session[] => useStoreSelector(selectSessions);
 
 /** The session that runs: the newest that has not ended. */
 export const useRunningSession = (): Session | null =>
@@ -57,8 +54,7 @@ export function timer(minutes: number, seconds = false): string {
 /** Work is done: the session notes it, and the coat is laid on what it was for. */
 export function useFinish(session: Session) {
   const dispatch = useStoreDispatch();
-  const now = useNow();
-  const options = useAssessOptions(now);
+  const options = useAssessOptions();
   const paintings = useStoreSelector((state) => state.paintings.entities);
   const [refusal, setRefusal] = useState<string | null>(null);
 

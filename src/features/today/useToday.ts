@@ -1,8 +1,8 @@
-import { useMemo } from 'react';
 import { dryingRate } from '@/core/drying';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
-import { today, type TodayGroup, type TodayRow } from '@/core/today';
-import { useAssessments, useAssessOptions, useNow, usePaintings } from '@/store/hooks';
+import type { TodayGroup, TodayRow } from '@/core/today';
+import { useAssessOptions, useNow, usePaintings, useStoreSelector } from '@/store/hooks';
+import { selectToday } from '@/store/select';
 
 /** "about as usual" against the reference climate of the tables. */
 function rateWords(rate: number): string {
@@ -23,9 +23,8 @@ export interface TodayView {
 export function useToday(): TodayView {
   const nowMs = useNow();
   const paintings = usePaintings();
-  const assessments = useAssessments(paintings, nowMs);
-  const { climate } = useAssessOptions(nowMs);
-  const rows = useMemo(() => today(assessments, nowMs), [assessments, nowMs]);
+  const { climate } = useAssessOptions();
+  const rows = useStoreSelector(selectToday);
   return {
     nowMs,
     empty: paintings.length === 0,

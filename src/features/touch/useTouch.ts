@@ -2,16 +2,11 @@ import { useMemo, useState } from 'react';
 import type { Finding } from '@/data/learning';
 import { type Layer, type Painting, type Passage, type SiteStack } from '@/core/painting';
 import { touchFilm } from '@/core/painting/touch';
-import { today, type TodayRow } from '@/core/today';
+import { type TodayRow } from '@/core/today';
 import { worthATouch } from '@/core/today/worth';
 import { changePainting } from '@/store/actions';
-import {
-  useAssessments,
-  useNow,
-  usePaintings,
-  useStoreDispatch,
-  useStoreSelector,
-} from '@/store/hooks';
+import { useNow, useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import { selectToday } from '@/store/select';
 import { nowIso } from '@/store/clock';
 
 /** A film that can be touched. */
@@ -70,15 +65,13 @@ export interface TouchView {
 export function useTouch(wanted: { painting: string | null; passage: string | null }): TouchView {
   const dispatch = useStoreDispatch();
   const nowMs = useNow();
-  const paintings = usePaintings();
   const learned = useStoreSelector((state) => state.learned.learned);
-  const assessments = useAssessments(paintings, nowMs);
+  const groups = useStoreSelector(selectToday);
   const list = useMemo(() => {
-    const groups = today(assessments, nowMs);
     const rows = [...groups['still-open'], ...groups['leave-alone'], ...groups['takes-a-coat']];
     const worth = new Map(worthATouch(rows, learned, nowMs).map((w) => [keyOf(w.row), w.worth]));
     return touchables(rows, worth);
-  }, [assessments, learned, nowMs]);
+  }, [groups, learned, nowMs]);
   const [key, setKey] = useState<string | null>(null);
   const [finding, setFinding] = useState<Finding | null>(null);
   const [twistMarks, setTwistMarks] = useState(false);

@@ -175,7 +175,6 @@ const LaneBandPart = memo(function LaneBandPart({
   const sure = Math.max(start, x(band.laidByMs));
   const edge = width > start ? (sure - start) / (width - start) : 0;
   const fades = band.planned && sure - start > 1;
-  let from = start;
   return (
     <G>
       {fades ? (
@@ -195,10 +194,11 @@ const LaneBandPart = memo(function LaneBandPart({
         fill={fades ? `url(#${id})` : band.colour}
         fillOpacity={band.planned && !fades ? 0.85 : 1}
       />
-      {STATES.map(({ state, until }) => {
+      {STATES.map(({ state, until }, i) => {
         const to = x(until(band));
+        // A state begins where the last of those before it ends.
+        const from = Math.max(start, ...STATES.slice(0, i).map((s) => x(s.until(band))));
         const left = Math.max(from, band.planned ? start + (sure - start) * 0.4 : start);
-        from = Math.max(from, to);
         const texture = textureOf(textures, state);
         return texture && to - left > 1 ? (
           <Rect key={state} x={left} y={y} width={to - left} height={height} fill={texture} />

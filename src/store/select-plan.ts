@@ -1,0 +1,96 @@
+import { createSelector } from '@reduxjs/toolkit';
+import type { PlanRecord } from '@/core/plan/record';
+import type { WhatIf } from '@/core/plan/what-if';
+import { paceOf } from '@/core/session/time';
+import { PLAN_ODDS } from '@/data/plan';
+import type { PlanRequest } from '@/workers/plan-protocol';
+import { planRecordOf } from './plan';
+import { selectNow, selectPaintings, selectSolverAir } from './select';
+import { sessionSelectors } from './sessions';
+import type { State } from './store';
+
+/** The zone of the machine: hours are meant on its clock. */
+export const localZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
+
+const SLOT_MS = PLAN_ODDS.slotMinutes * 60_000;
+const SEED = 1;
+const DRAWS = 10_000;
+
+export const selectSessions = createSelector([(state: State) => state.sessions], (sessions) =>
+  sessionSelectors.selectAll(sessions),
+);
+
+const selectPace = createSelector(
+  [selectSessions, (state: State) => state.paintings.entities],
+  paceOf,
+);
+
+/** The slot of hours that has begun: within it the plan stays as it is. */
+const selectSlotMs = (state: State): number => Math.floor(selectNow(state) / SLOT_MS) * SLOT_MS;
+
+/** What the painter says of the weeks to come; what the plan itself notes there must not set it off anew. */
+const selectSaid = createSelector(
+  [
+    (state: State) => planRecordOf(state).hours,
+    (state: State) => planRecordOf(state).exceptions,
+    (state: State) => planRecordOf(state).busy,
+    (state: State) => planRecordOf(state).pins,
+    (state: State) => planRecordOf(state).waits,
+  ],
+  (hours, exceptions, busy, pins, waits) => ({ hours, exceptions, busy, pins, waits }),
+);
+
+/** What a plan is made from, without the record as it is when the plan begins. A new one only when it has changed. */
+export const selectPlanInput = createSelector(
+  [
+    selectPaintings,
+    selectSaid,
+    selectPace,
+    selectSolverAir,
+    selectSlotMs,
+    (state: State) => state.studio.latitudeDeg,
+  ],
+  (paintings, said, pace, around, nowMs, latitudeDeg) => ({
+    paintings,
+    said,
+    pace,
+    ...around,
+    nowMs,
+    latitudeDeg,
+  }),
+);
+export type PlanInput = ReturnType<typeof selectPlanInput>;
+
+/** The request of a plan begun now. */
+export const planRequestOf = (
+  { said: _said, ...input }: PlanInput,
+  record: PlanRecord,
+  whatIf: WhatIf[],
+): PlanRequest => ({
+  ...input,
+  record,
+  timeZone: localZone(),
+  whatIf,
+  seed: SEED,
+  draws: DRAWS,
+  quick: false,
+});
+
+/**
+ * Names what a plan was made from, so that a plan that was kept is known again: two inputs of one key give one plan.
+ * Documents go in by their revision; the air by what was last read of it.
+ */
+export const selectPlanKey = createSelector([selectPlanInput], (input): string =>
+  JSON.stringify({
+    ...input,
+    paintings: input.paintings.map((p) => [p.id, p.revision]),
+    air: input.air && { ...input.air, hours: [input.air.hours.length, input.air.hours.at(-1)] },
+    learned: input.learned && JSON.stringify(input.learned).length,
+    timeZone: localZone(),
+  }),
+);
+
+/** Something is still to be laid, so that there is something to plan. */
+export const selectAnythingToPlan = createSelector([selectPaintings], (paintings) =>
+  paintings.some((p) => p.coats.length > 0),
+);
