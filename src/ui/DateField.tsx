@@ -48,7 +48,6 @@ export function DateField({ label, spoken, value, onChangeText, onBlur, error, w
         placeholder={withTime ? '3 Mar 2026, 18:30' : '3 Mar 2026'}
       />
       <CalendarButton
-        label={spoken ?? label}
         value={value}
         withTime={withTime ?? false}
         onChoose={(chosen) => {
@@ -62,12 +61,10 @@ export function DateField({ label, spoken, value, onChangeText, onBlur, error, w
 }
 
 function CalendarButton({
-  label,
   value,
   withTime,
   onChoose,
 }: {
-  label: string;
   value: string;
   withTime: boolean;
   onChoose: (value: string) => void;
@@ -77,7 +74,7 @@ function CalendarButton({
     <View style={styles.calendar}>
       <Pressable
         accessibilityRole="button"
-        aria-label={`Calendar for ${label}`}
+        aria-label="Open the calendar"
         onPress={() => picker.current?.showPicker()}
         style={styles.button}
       >

@@ -91,5 +91,5 @@ test('what is wrong stands below it', () => {
 
 test('the calendar is a button with a name of its own', () => {
   render(<Due start="2026-02-17" />);
-  expect(screen.getByRole('button', { name: 'Calendar for Due' })).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Open the calendar' })).toBeTruthy();
 });

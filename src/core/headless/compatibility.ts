@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { RULE_TEXTS } from '@/data/rule-texts';
-import { RULE_KEYS, SEVERITIES } from '@/data/rules';
+import { ruleOf } from '../rules/records';
+import { SEVERITIES } from '../rules/severity';
+import { RULE_KEYS } from '../rules/records';
 import { assessPainting } from '../painting';
 import { findingMend, findingSentence } from '../rules/wording';
 import type { DefineVerb } from './define';
@@ -40,7 +41,7 @@ export const compatibilityVerb = (define: DefineVerb) =>
             sentence: findingSentence(finding),
             mend: findingMend(finding),
             waitUntil: finding.untilMs === null ? null : new Date(finding.untilMs).toISOString(),
-            source: RULE_TEXTS[finding.rule].source,
+            source: ruleOf(finding.rule).source,
           })),
         })),
       };

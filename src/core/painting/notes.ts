@@ -1,5 +1,5 @@
-import { RULE_TEXTS } from '@/data/rule-texts';
-import type { RuleKey } from '@/data/rules';
+import { ruleOf } from '../rules/records';
+import type { RuleKey } from '../rules/records';
 import type { Ground } from './schema';
 
 const RULES_OF_GROUND: Record<Ground['kind'], RuleKey[]> = {
@@ -14,6 +14,6 @@ const RULES_OF_GROUND: Record<Ground['kind'], RuleKey[]> = {
 /** What to heed about a kind of ground before the first coat, in the words of the rules that will speak. */
 export const groundNotes = (kind: Ground['kind']): string[] =>
   RULES_OF_GROUND[kind].map((rule) => {
-    const { title, says, mend } = RULE_TEXTS[rule];
+    const { title, says, mend } = ruleOf(rule);
     return `${title}: ${says.charAt(0).toLowerCase()}${says.slice(1)} ${mend}`;
   });

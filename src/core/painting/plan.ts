@@ -1,4 +1,4 @@
-import type { RuleKey } from '@/data/rules';
+import type { RuleKey } from '../rules/records';
 import type { SchoolKey } from '../schools';
 import { changed, coatOf, requirePassages, type Making } from './making';
 import { USUAL_PLANNING, type Planning } from './planning';

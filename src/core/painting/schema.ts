@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { APPLICATION_KEYS, LEFT_FRACTION, type Left } from '@/data/applications';
 import { FINDINGS } from '@/data/learning';
 import { METHOD_KEYS } from '@/data/method-keys';
-import { RULE_KEYS } from '@/data/rules';
+import { RULE_KEYS } from '../rules/records';
 import { recipeSchema } from '../film';
 import { SCHOOL_KEYS } from '../schools';
 import { planningSchema } from './planning';
@@ -302,9 +302,9 @@ export type TouchedEvent = z.infer<typeof touchedEventSchema>;
 /** What changes the film: a touch does not. */
 export type FilmEvent = LaidEvent | ReducedEvent;
 export type Bother = z.infer<typeof botherSchema>;
-export type CoatRole = Coat['role'];
+export type CoatRole = (typeof COAT_ROLES)[number];
 export type Overrule = z.infer<typeof overruleSchema>;
-export type Onto = Coat['onto'];
+export type Onto = (typeof ONTO)[number];
 export type HowReduced = ReducedEvent['how'];
 
 /** Surface of the support, cm2. */

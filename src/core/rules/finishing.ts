@@ -1,92 +1,207 @@
 import { DAY_MS, varnishDoseDays } from '../drying';
 import { dryVolume } from '../film';
-import type { Predicate, RuleSite } from './types';
+import type { RuleSite } from './types';
+import { CONSERVATORS, PRACTICE } from './sources';
+import { rule } from './rule';
 
 /** Oiling out, retouch, varnish and wax. */
 const isOilingOut = ({ film }: RuleSite): boolean =>
   film.role === 'oiling-out' && film.traits.mediumOnly;
 
-export const oilingOut: Predicate = (site) =>
-  isOilingOut(site) && site.below.direct !== null ? { severity: 'note' } : null;
+const oilingOut = rule({
+  key: 'oiling-out',
+  title: 'Oiling out',
+  says: 'A thin film, rubbed on and wiped off; what is left over yellows and slows.',
+  mend: 'Wipe it fully. Painting into it fresh is normal, and makes one film.',
+  source: PRACTICE,
+  confidence: 'medium',
+  needs: 'something-below',
+  speaks: (site) => (isOilingOut(site) && site.below.direct !== null ? { severity: 'note' } : null),
+});
 
-export const oilingOutFat: Predicate = (site) => {
-  if (!isOilingOut(site)) return null;
-  const { film, handbook } = site;
-  const { oilingOutMaxUm, oilingOutMaxSolids } = handbook.constants;
-  const dry = dryVolume(film.kept);
-  const solids = dry / (dry + film.kept.volatile);
-  return film.thicknessUm > oilingOutMaxUm || solids > oilingOutMaxSolids + 1e-9
-    ? { severity: 'caution', value: film.thicknessUm }
-    : null;
-};
+const oilingOutFat = rule({
+  key: 'oiling-out-fat',
+  title: 'Oiled out too fat',
+  says: 'More than a trace: the brush skids, and a soft yellow film stays between.',
+  mend: 'Thin it with spirits to half oil at most, and blot it.',
+  source: PRACTICE,
+  confidence: 'medium',
+  needs: 'always',
+  speaks: (site) => {
+    if (!isOilingOut(site)) return null;
+    const { film, handbook } = site;
+    const { oilingOutMaxUm, oilingOutMaxSolids } = handbook.constants;
+    const dry = dryVolume(film.kept);
+    const solids = dry / (dry + film.kept.volatile);
+    return film.thicknessUm > oilingOutMaxUm || solids > oilingOutMaxSolids + 1e-9
+      ? { severity: 'caution', value: film.thicknessUm }
+      : null;
+  },
+});
 
-export const oilingOutTacky: Predicate = (site) =>
-  isOilingOut(site) &&
-  site.below.direct !== null &&
-  site.below.direct.key !== 'ground' &&
-  !site.lowerTouchDry &&
-  !site.film.planned
-    ? { severity: 'strong', about: site.below.direct.name }
-    : null;
+const oilingOutTacky = rule({
+  key: 'oiling-out-tacky',
+  title: 'Oiling out a tacky coat',
+  says: 'Rubbing lifts it, and the oil goes in.',
+  mend: 'Wait until it is touch-dry.',
+  source: PRACTICE,
+  confidence: 'high',
+  needs: 'something-below',
+  speaks: (site) =>
+    isOilingOut(site) &&
+    site.below.direct !== null &&
+    site.below.direct.key !== 'ground' &&
+    !site.lowerTouchDry &&
+    !site.film.planned
+      ? { severity: 'strong', about: site.below.direct.name }
+      : null,
+});
 
 /** A couch of medium that was left to dry, and paint on it sooner than a day after. */
-export const couchLeftToDry: Predicate = ({ film, below, handbook, atMs, intoOpen }) => {
-  const couch = below.direct;
-  if (!couch || couch.role !== 'oiling-out' || film.kept.material !== null) return null;
-  if (intoOpen || couch.laidAtMs === null) return null;
-  const ready = couch.laidAtMs + handbook.constants.couchWaitDays * DAY_MS;
-  return ready > atMs ? { severity: 'caution', about: couch.name, untilMs: ready } : null;
-};
+const couchLeftToDry = rule({
+  key: 'couch-left-to-dry',
+  title: 'A couch meant to dry by itself',
+  says: 'It needs one to three days before paint.',
+  mend: 'Wait, or paint straight into it.',
+  source: PRACTICE,
+  confidence: 'medium',
+  needs: 'something-below',
+  speaks: ({ film, below, handbook, atMs, intoOpen }) => {
+    const couch = below.direct;
+    if (!couch || couch.role !== 'oiling-out' || film.kept.material !== null) return null;
+    if (intoOpen || couch.laidAtMs === null) return null;
+    const ready = couch.laidAtMs + handbook.constants.couchWaitDays * DAY_MS;
+    return ready > atMs ? { severity: 'caution', about: couch.name, untilMs: ready } : null;
+  },
+});
 
 const isRetouch = ({ film }: RuleSite): boolean => film.kept.material === 'retouch-varnish';
 
-export const retouchBetween: Predicate = (site) =>
-  isRetouch(site) && !site.top ? { severity: 'caution' } : null;
+const retouchBetween = rule({
+  key: 'retouch-between',
+  title: 'Retouch varnish between coats',
+  says: 'Only very thin, over touch-dry paint; it counts as resin left between.',
+  mend: 'An hour to a day before painting. Oiling out does less harm.',
+  source: CONSERVATORS,
+  confidence: 'medium',
+  needs: 'other-stuff',
+  speaks: (site) => (isRetouch(site) && !site.top ? { severity: 'caution' } : null),
+});
 
-export const retouchTooEarly: Predicate = (site) =>
-  isRetouch(site) && site.below.direct !== null && !site.lowerTouchDry
-    ? { severity: 'strong', about: site.below.direct.name }
-    : null;
+const retouchTooEarly = rule({
+  key: 'retouch-too-early',
+  title: 'Retouch varnish too early',
+  says: 'The coat below is not touch-dry.',
+  mend: 'Wait until it is touch-dry, better half as long again.',
+  source: CONSERVATORS,
+  confidence: 'medium',
+  needs: 'other-stuff',
+  speaks: (site) =>
+    isRetouch(site) && site.below.direct !== null && !site.lowerTouchDry
+      ? { severity: 'strong', about: site.below.direct.name }
+      : null,
+});
 
-export const retouchTwice: Predicate = (site) =>
-  isRetouch(site) && site.below.retouch !== null ? { severity: 'forbid' } : null;
+const retouchTwice = rule({
+  key: 'retouch-twice',
+  title: 'Retouch varnish more than once',
+  says: 'Layer on layer of soluble resin.',
+  mend: 'Take the earlier one off, or oil out.',
+  source: CONSERVATORS,
+  confidence: 'medium',
+  needs: 'other-stuff',
+  speaks: (site) =>
+    isRetouch(site) && site.below.retouch !== null ? { severity: 'forbid' } : null,
+});
 
-export const varnishBetween: Predicate = ({ film, below }) =>
-  film.kept.material !== 'wax-polish' &&
-  film.role !== 'varnish' &&
-  below.finalVarnish !== null &&
-  !isFinal(film.kept.material)
-    ? { severity: 'forbid', about: below.finalVarnish }
-    : null;
+const varnishBetween = rule({
+  key: 'varnish-between',
+  title: 'Final varnish or wax below paint',
+  says: 'Nothing holds on it.',
+  mend: 'Take it off before you paint on.',
+  source: CONSERVATORS,
+  confidence: 'high',
+  needs: 'other-stuff',
+  speaks: ({ film, below }) =>
+    film.kept.material !== 'wax-polish' &&
+    film.role !== 'varnish' &&
+    below.finalVarnish !== null &&
+    !isFinal(film.kept.material)
+      ? { severity: 'forbid', about: below.finalVarnish }
+      : null,
+});
 
 const FINAL = new Set(['resin-varnish', 'synthetic-varnish', 'waterborne-varnish', 'wax-polish']);
 const isFinal = (material: string | null): boolean => material !== null && FINAL.has(material);
 
-export const varnishTooEarly: Predicate = (site) => {
-  const { film, below, lowerTouchRatio } = site;
-  const lower = below.body;
-  const { material } = film.kept;
-  if (material !== 'resin-varnish' && material !== 'synthetic-varnish') return null;
-  if (!lower?.traits.oilFilm || lower.key === 'ground') return null;
-  const had = lowerTouchRatio * lower.times.touch.median;
-  const { constants } = site.handbook;
-  const dose = varnishDoseDays(constants, material, lower.times.through.median);
-  if (had >= dose) return null;
-  const untilMs = site.lowerReaches?.(dose / lower.times.touch.median) ?? null;
-  return { severity: 'strong', about: lower.name, value: dose, untilMs };
-};
+const varnishTooEarly = rule({
+  key: 'varnish-too-early',
+  title: 'Varnish too early',
+  says: 'The film still moves and takes up solvent.',
+  mend: 'Natural resin: six to twenty-four months. Modern: dry through, and two weeks. Then test the witness, not the picture.',
+  source:
+    'six to twelve months: Mayer; dry-through for modern resins: de la Rie & McGlinchey (1990); from memory',
+  confidence: 'medium',
+  needs: 'other-stuff',
+  speaks: (site) => {
+    const { film, below, lowerTouchRatio } = site;
+    const lower = below.body;
+    const { material } = film.kept;
+    if (material !== 'resin-varnish' && material !== 'synthetic-varnish') return null;
+    if (!lower?.traits.oilFilm || lower.key === 'ground') return null;
+    const had = lowerTouchRatio * lower.times.touch.median;
+    const { constants } = site.handbook;
+    const dose = varnishDoseDays(constants, material, lower.times.through.median);
+    if (had >= dose) return null;
+    const untilMs = site.lowerReaches?.(dose / lower.times.touch.median) ?? null;
+    return { severity: 'strong', about: lower.name, value: dose, untilMs };
+  },
+});
 
-export const varnishSinks: Predicate = ({ film, below, handbook }) =>
-  isFinal(film.kept.material) &&
-  film.kept.material !== 'wax-polish' &&
-  below.body !== null &&
-  (below.body.composition.reducedPvc ?? 0) > handbook.constants.sinkingReducedPvc
-    ? { severity: 'caution', about: below.body.name }
-    : null;
+const varnishSinks = rule({
+  key: 'varnish-sinks',
+  title: 'Varnish sinks into a lean film',
+  says: 'It goes in and cannot be taken out again.',
+  mend: 'Oil out thinly and let that dry first, or leave it unvarnished under glass.',
+  source: CONSERVATORS,
+  confidence: 'medium',
+  needs: 'other-stuff',
+  speaks: ({ film, below, handbook }) =>
+    isFinal(film.kept.material) &&
+    film.kept.material !== 'wax-polish' &&
+    below.body !== null &&
+    (below.body.composition.reducedPvc ?? 0) > handbook.constants.sinkingReducedPvc
+      ? { severity: 'caution', about: below.body.name }
+      : null,
+});
 
-export const naturalVarnishOnResin: Predicate = ({ film, below, handbook }) =>
-  film.kept.material === 'resin-varnish' &&
-  below.body !== null &&
-  below.body.composition.resinOfBinder > handbook.constants.resinNoteOfBinder
-    ? { severity: 'strong', about: below.body.name }
-    : null;
+const naturalVarnishOnResin = rule({
+  key: 'natural-varnish-on-resin',
+  title: 'Natural varnish on a resin glaze',
+  says: 'Whoever takes the varnish off takes the glaze along.',
+  mend: 'Use a modern varnish that mild spirits take off.',
+  source: CONSERVATORS,
+  confidence: 'high',
+  needs: 'other-stuff',
+  speaks: ({ film, below, handbook }) =>
+    film.kept.material === 'resin-varnish' &&
+    below.body !== null &&
+    below.body.composition.resinOfBinder > handbook.constants.resinNoteOfBinder
+      ? { severity: 'strong', about: below.body.name }
+      : null,
+});
+
+/** In the order in which they are told among equals. */
+export const FINISHING_RULES = [
+  oilingOut,
+  oilingOutFat,
+  oilingOutTacky,
+  couchLeftToDry,
+  retouchBetween,
+  retouchTooEarly,
+  retouchTwice,
+  varnishBetween,
+  varnishTooEarly,
+  varnishSinks,
+  naturalVarnishOnResin,
+] as const;

@@ -1,5 +1,7 @@
 import { DAY_MS } from '../drying';
 import type { Predicate, RuleSite } from './types';
+import { CONSERVATORS, SHEET } from './sources';
+import { rule } from './rule';
 
 /** The first film of paint on the ground: what the ground and the support have to say is said to it. */
 const first = ({ below, film }: RuleSite): boolean =>
@@ -20,94 +22,270 @@ const fresh =
       ? { severity: 'caution', untilMs: site.groundReadyAtMs }
       : null;
 
-export const acrylicGroundFresh: Predicate = (site) =>
-  firstOil(site) ? fresh('acrylic-gesso')(site) : null;
-export const chalkGroundFresh = fresh('chalk-glue');
-export const oilGroundFresh = fresh('oil-ground');
-export const alkydGroundFresh = fresh('alkyd-ground');
+const acrylicGroundFresh = rule({
+  key: 'acrylic-ground-fresh',
+  title: 'Fresh acrylic ground',
+  says: 'Water and helpers are still leaving the gesso.',
+  mend: 'A day at least, three in damp air or after several coats.',
+  source: CONSERVATORS,
+  confidence: 'high',
+  needs: 'first-film',
+  speaks: (site) => (firstOil(site) ? fresh('acrylic-gesso')(site) : null),
+});
 
-export const acrylicGround: Predicate = (site) =>
-  firstOil(site) && site.ground.kind === 'acrylic-gesso' ? { severity: 'note' } : null;
+const chalkGroundFresh = rule({
+  key: 'chalk-ground-fresh',
+  title: 'Fresh chalk-glue ground',
+  says: 'The glue is still giving off water.',
+  mend: 'One to three days, more in damp air.',
+  source: CONSERVATORS,
+  confidence: 'medium',
+  needs: 'first-film',
+  speaks: fresh('chalk-glue'),
+});
 
-export const chalkGround: Predicate = (site) =>
-  first(site) && site.ground.kind === 'chalk-glue' ? { severity: 'caution' } : null;
+const oilGroundFresh = rule({
+  key: 'oil-ground-fresh',
+  title: 'Fresh oil ground',
+  says: 'A soft ground cracks what is painted on it.',
+  mend: 'Four weeks at least; eight for titanium or a thick ground.',
+  source: CONSERVATORS,
+  confidence: 'low',
+  needs: 'first-film',
+  speaks: fresh('oil-ground'),
+});
 
-export const bareSupport: Predicate = (site) =>
-  firstOil(site) &&
-  site.ground.kind === 'bare' &&
-  site.ground.size === 'none' &&
-  site.support.kind !== 'metal-panel'
-    ? { severity: 'forbid' }
-    : null;
+const alkydGroundFresh = rule({
+  key: 'alkyd-ground-fresh',
+  title: 'Fresh alkyd ground',
+  says: 'An alkyd ground needs some days before paint.',
+  mend: 'Three to seven days.',
+  source: CONSERVATORS,
+  confidence: 'low',
+  needs: 'first-film',
+  speaks: fresh('alkyd-ground'),
+});
 
-export const smoothGround: Predicate = (site) =>
-  first(site) && 'smooth' in site.ground && site.ground.smooth === true
-    ? { severity: 'caution' }
-    : null;
+const acrylicGround = rule({
+  key: 'acrylic-ground',
+  title: 'Oil on acrylic ground',
+  says: 'Sound, when the gesso is matt and has tooth. It drinks some oil of the first coat.',
+  mend: 'Nothing to do. Wear a dust mask if you sand it.',
+  source: CONSERVATORS,
+  confidence: 'high',
+  needs: 'first-film',
+  speaks: (site) =>
+    firstOil(site) && site.ground.kind === 'acrylic-gesso' ? { severity: 'note' } : null,
+});
 
-export const metalSupport: Predicate = (site) =>
-  first(site) && site.support.kind === 'metal-panel' ? { severity: 'caution' } : null;
+const chalkGround = rule({
+  key: 'chalk-ground',
+  title: 'Chalk-glue ground',
+  says: 'It drinks much oil and is brittle: rigid supports only.',
+  mend: 'Seal it thinly, or count on a matt first coat; keep it off bare canvas.',
+  source: CONSERVATORS,
+  confidence: 'medium',
+  needs: 'first-film',
+  speaks: (site) =>
+    first(site) && site.ground.kind === 'chalk-glue' ? { severity: 'caution' } : null,
+});
 
-export const unsealedBoard: Predicate = (site) =>
-  first(site) &&
-  (site.support.kind === 'fibreboard-panel' || site.support.kind === 'wood-panel') &&
-  site.support.sealed === false
-    ? { severity: 'caution' }
-    : null;
+const bareSupport = rule({
+  key: 'bare-support',
+  title: 'Oil on bare canvas or wood',
+  says: 'Oil rots the fibres of canvas and soaks into bare wood.',
+  mend: 'Size it first, with glue, PVA or acrylic; then a ground.',
+  source: CONSERVATORS,
+  confidence: 'high',
+  needs: 'first-film',
+  speaks: (site) =>
+    firstOil(site) &&
+    site.ground.kind === 'bare' &&
+    site.ground.size === 'none' &&
+    site.support.kind !== 'metal-panel'
+      ? { severity: 'forbid' }
+      : null,
+});
 
-export const epoxyBelow: Predicate = ({ film, below }) =>
-  film.traits.oilFilm && below.body?.kept.material === 'epoxy'
-    ? { severity: 'caution', about: below.body.name }
-    : null;
+const smoothGround = rule({
+  key: 'smooth-ground',
+  title: 'Smooth or polished ground',
+  says: 'Little for the paint to hold on to.',
+  mend: 'Abrade it, keep the first coat thin, try a cross-cut on an offcut.',
+  source: CONSERVATORS,
+  confidence: 'medium',
+  needs: 'first-film',
+  speaks: (site) =>
+    first(site) && 'smooth' in site.ground && site.ground.smooth === true
+      ? { severity: 'caution' }
+      : null,
+});
 
-export const panelMoves: Predicate = (site) =>
-  first(site) && site.support.kind === 'wood-panel' ? { severity: 'note' } : null;
+const metalSupport = rule({
+  key: 'metal-support',
+  title: 'Metal support',
+  says: 'Paint on smooth metal needs a key.',
+  mend: 'Abrade and degrease it; a lead or alkyd ground, cured.',
+  source: CONSERVATORS,
+  confidence: 'medium',
+  needs: 'first-film',
+  speaks: (site) =>
+    first(site) && site.support.kind === 'metal-panel' ? { severity: 'caution' } : null,
+});
+
+const unsealedBoard = rule({
+  key: 'unsealed-board',
+  title: 'Board or panel not sealed',
+  says: 'Acids of the board and moving water reach the paint; oil soaks in.',
+  mend: 'Size and ground it first; three to seven days after the ground.',
+  source: CONSERVATORS,
+  confidence: 'medium',
+  needs: 'first-film',
+  speaks: (site) =>
+    first(site) &&
+    (site.support.kind === 'fibreboard-panel' || site.support.kind === 'wood-panel') &&
+    site.support.sealed === false
+      ? { severity: 'caution' }
+      : null,
+});
+
+const epoxyBelow = rule({
+  key: 'epoxy-below',
+  title: 'Oil on cured epoxy',
+  says: 'A glassy surface that paint grips badly.',
+  mend: 'Abrade it well, then a ground, and three to seven days.',
+  source: CONSERVATORS,
+  confidence: 'medium',
+  needs: 'other-stuff',
+  speaks: ({ film, below }) =>
+    film.traits.oilFilm && below.body?.kept.material === 'epoxy'
+      ? { severity: 'caution', about: below.body.name }
+      : null,
+});
+
+const panelMoves = rule({
+  key: 'panel-moves',
+  title: 'Wooden panel',
+  says: 'Wood moves across the grain with damp and dry.',
+  mend: 'Seal faces and edges alike.',
+  source: CONSERVATORS,
+  confidence: 'medium',
+  needs: 'first-film',
+  speaks: (site) =>
+    first(site) && site.support.kind === 'wood-panel' ? { severity: 'note' } : null,
+});
 
 const FLEXIBLE = new Set(['canvas', 'linen']);
 
-export const canvasFlexes: Predicate = (site) => {
-  const { film, ground, support, handbook } = site;
-  if (!FLEXIBLE.has(support.kind)) return null;
-  const c = handbook.constants;
-  const stiff =
-    film.kept.material === 'casein' ||
-    (first(site) && ground.kind === 'chalk-glue') ||
-    (film.traits.oilFilm &&
-      (film.traits.zincShare > 0 ||
-        (film.composition.reducedPvc ?? 0) > c.canvasReducedPvc ||
-        film.composition.waxOfFilm > c.waxFlexibleMax ||
-        film.thicknessUm >= c.canvasThickUm));
-  return stiff ? { severity: 'caution' } : null;
-};
+const canvasFlexes = rule({
+  key: 'canvas-flexes',
+  title: 'Stiff or weak film on canvas',
+  says: 'Canvas flexes: zinc, lean or waxy films, thick knife paint, casein and chalk-glue crack on it.',
+  mend: 'Take a rigid support, or make the film thinner, fatter, free of zinc and wax. Never roll it before it is dry through.',
+  source: CONSERVATORS,
+  confidence: 'medium',
+  needs: 'always',
+  speaks: (site) => {
+    const { film, ground, support, handbook } = site;
+    if (!FLEXIBLE.has(support.kind)) return null;
+    const c = handbook.constants;
+    const stiff =
+      film.kept.material === 'casein' ||
+      (first(site) && ground.kind === 'chalk-glue') ||
+      (film.traits.oilFilm &&
+        (film.traits.zincShare > 0 ||
+          (film.composition.reducedPvc ?? 0) > c.canvasReducedPvc ||
+          film.composition.waxOfFilm > c.waxFlexibleMax ||
+          film.thicknessUm >= c.canvasThickUm));
+    return stiff ? { severity: 'caution' } : null;
+  },
+});
 
 const SIZE_RH: [number, number] = [40, 60];
 
-export const sizeMoves: Predicate = (site) => {
-  const { ground, climate } = site;
-  const glue = ground.kind === 'chalk-glue' || (ground.kind === 'bare' && ground.size === 'glue');
-  const outside =
-    climate.relativeHumidityPct < SIZE_RH[0] || climate.relativeHumidityPct > SIZE_RH[1];
-  return first(site) && glue && outside
-    ? { severity: 'caution', value: climate.relativeHumidityPct }
-    : null;
-};
+const sizeMoves = rule({
+  key: 'size-moves',
+  title: 'Glue size and the air',
+  says: 'Glue size tightens and slackens outside 40 to 60 % humidity, and takes the paint with it.',
+  mend: 'Keep the air between 40 and 60 %, or size with PVA or acrylic.',
+  source: 'Mecklenburg and co-workers; from memory',
+  confidence: 'medium',
+  needs: 'first-film',
+  speaks: (site) => {
+    const { ground, climate } = site;
+    const glue = ground.kind === 'chalk-glue' || (ground.kind === 'bare' && ground.size === 'glue');
+    const outside =
+      climate.relativeHumidityPct < SIZE_RH[0] || climate.relativeHumidityPct > SIZE_RH[1];
+    return first(site) && glue && outside
+      ? { severity: 'caution', value: climate.relativeHumidityPct }
+      : null;
+  },
+});
 
 /** Old paint younger than a year is named with the day it is past it. */
-export const oldPainting: Predicate = (site) => {
-  const { ground, handbook, atMs } = site;
-  if (!first(site) || ground.kind !== 'old-painting') return null;
-  const ready = Date.parse(ground.paintedAt) + handbook.constants.oldPaintYoungDays * DAY_MS;
-  return { severity: 'caution', untilMs: ready > atMs ? ready : null };
-};
+const oldPainting = rule({
+  key: 'old-painting',
+  title: 'On an old oil picture',
+  says: 'A glossy, hard or soiled surface holds new paint badly; there may be wax, varnish or zinc in it.',
+  mend: 'Clean and degrease it, look for varnish or wax, dull a gloss lightly, try a small patch. Paint younger than a year: wait.',
+  source: CONSERVATORS,
+  confidence: 'medium',
+  needs: 'first-film',
+  speaks: (site) => {
+    const { ground, handbook, atMs } = site;
+    if (!first(site) || ground.kind !== 'old-painting') return null;
+    const ready = Date.parse(ground.paintedAt) + handbook.constants.oldPaintYoungDays * DAY_MS;
+    return { severity: 'caution', untilMs: ready > atMs ? ready : null };
+  },
+});
 
-export const oldPaintingVarnished: Predicate = (site) =>
-  first(site) &&
-  site.ground.kind === 'old-painting' &&
-  (site.ground.surface === 'varnished' || site.ground.surface === 'waxed')
-    ? { severity: 'forbid' }
-    : null;
+const oldPaintingVarnished = rule({
+  key: 'old-painting-varnished',
+  title: 'Varnish or wax on the old picture',
+  says: 'New paint on varnish or wax has no bond, and goes when the varnish is taken off.',
+  mend: 'Have the varnish or wax taken off first.',
+  source: CONSERVATORS,
+  confidence: 'high',
+  needs: 'first-film',
+  speaks: (site) =>
+    first(site) &&
+    site.ground.kind === 'old-painting' &&
+    (site.ground.surface === 'varnished' || site.ground.surface === 'waxed')
+      ? { severity: 'forbid' }
+      : null,
+});
 
-export const oldPaintingLead: Predicate = (site) =>
-  first(site) && site.ground.kind === 'old-painting' && site.ground.lead === true
-    ? { severity: 'caution' }
-    : null;
+const oldPaintingLead = rule({
+  key: 'old-painting-lead',
+  title: 'Lead may be in the old picture',
+  says: 'Dust of lead paint poisons, and stays in a house.',
+  mend: `No sanding, wet or dry, in a home. ${SHEET}`,
+  source: CONSERVATORS,
+  confidence: 'high',
+  needs: 'first-film',
+  speaks: (site) =>
+    first(site) && site.ground.kind === 'old-painting' && site.ground.lead === true
+      ? { severity: 'caution' }
+      : null,
+});
+
+/** In the order in which they are told among equals. */
+export const GROUND_RULES = [
+  acrylicGroundFresh,
+  acrylicGround,
+  chalkGround,
+  chalkGroundFresh,
+  oilGroundFresh,
+  alkydGroundFresh,
+  bareSupport,
+  smoothGround,
+  metalSupport,
+  unsealedBoard,
+  epoxyBelow,
+  panelMoves,
+  canvasFlexes,
+  sizeMoves,
+  oldPainting,
+  oldPaintingVarnished,
+  oldPaintingLead,
+] as const;

@@ -1,36 +1,36 @@
-import { RULE_KEYS, SEVERITIES, type RuleKey, type Severity } from '@/data/rules';
-import { GATES } from './gates';
-import { PREDICATES } from './predicates';
-import type { Finding, Predicate, RuleSite } from './types';
+import { RULES, ruleOf, type RuleKey } from './records';
+import { NEEDS, type Need } from './rule';
+import { SEVERITIES, type Severity } from './severity';
+import type { Finding, RuleSite } from './types';
 
 const RANK: Record<Severity, number> = Object.fromEntries(
   SEVERITIES.map((s, i) => [s, i]),
 ) as Record<Severity, number>;
 
-type Asked = readonly [key: RuleKey, predicate: Predicate, place: number];
-const asked = (keys: readonly RuleKey[]): Asked[] =>
-  keys.map((key) => [key, PREDICATES[key], RULE_KEYS.indexOf(key)]);
+type Rule = (typeof RULES)[number];
+const PLACE = new Map(RULES.map((rule, place) => [rule, place]));
 
-const gated = new Set(GATES.flatMap((gate) => gate.rules));
-const ALWAYS = asked(RULE_KEYS.filter((key) => !gated.has(key)));
-const GATED = GATES.map((gate) => ({ open: gate.open, rules: asked(gate.rules) }));
+const WITH_NEEDS = (Object.keys(NEEDS) as Need[]).map((need) => ({
+  met: NEEDS[need],
+  rules: RULES.filter((rule) => rule.needs === need),
+}));
 
 interface Found extends Finding {
   place: number;
 }
 
-function ask(site: RuleSite, rules: Asked[], found: Found[]): void {
-  for (const [rule, predicate, place] of rules) {
-    const hit = predicate(site);
+function ask(site: RuleSite, rules: readonly Rule[], found: Found[]): void {
+  for (const rule of rules) {
+    const hit = rule.speaks(site);
     if (!hit) continue;
     found.push({
-      place,
-      rule,
+      place: PLACE.get(rule)!,
+      rule: rule.key,
       severity: hit.severity,
       about: hit.about ?? null,
       untilMs: hit.untilMs ?? null,
       value: hit.value ?? null,
-      overruled: site.film.overruled.find((o) => o.rule === rule)?.reason ?? null,
+      overruled: site.film.overruled.find((o) => o.rule === rule.key)?.reason ?? null,
     });
   }
 }
@@ -41,17 +41,16 @@ function ask(site: RuleSite, rules: Asked[], found: Found[]): void {
  */
 export function judgeSite(site: RuleSite): Finding[] {
   const found: Found[] = [];
-  ask(site, ALWAYS, found);
-  for (const { open, rules } of GATED) if (open(site)) ask(site, rules, found);
+  for (const { met, rules } of WITH_NEEDS) if (met(site)) ask(site, rules, found);
   return found.length > 1
     ? found.sort((a, b) => RANK[a.severity] - RANK[b.severity] || a.place - b.place)
     : found;
 }
 
-/** The same without gates and in any order of asking: what a test compares with. */
+/** The same whatever a rule needs, and in any order of asking: what a test compares with. */
 export function judgeSiteInOrder(site: RuleSite, order: readonly RuleKey[]): Finding[] {
   const found: Found[] = [];
-  ask(site, asked(order), found);
+  ask(site, order.map(ruleOf), found);
   return found.sort((a, b) => RANK[a.severity] - RANK[b.severity] || a.place - b.place);
 }
 

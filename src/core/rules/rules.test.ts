@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { RULE_TEXTS } from '@/data/rule-texts';
-import { RULE_KEYS, type RuleKey, type Severity } from '@/data/rules';
+import { ruleOf } from './records';
+import type { Severity } from './severity';
+import { RULE_KEYS, type RuleKey } from './records';
 import type { MaterialKey } from '@/data/materials';
 import { assessPainting, type Coat, type Ground, type Painting, type Support } from '../painting';
 import type { Recipe } from '../film';
@@ -674,7 +675,7 @@ describe('the order of asking', () => {
 describe('words', () => {
   test('every rule says what, why, what to do and whence', () => {
     for (const rule of RULE_KEYS) {
-      const { title, says, mend, source } = RULE_TEXTS[rule];
+      const { title, says, mend, source } = ruleOf(rule);
       for (const sentence of [title, says, mend, source])
         expect(sentence.trim().length).toBeGreaterThan(5);
       expect(`${says} ${mend}`).not.toMatch(/!|(is|are) safe\b/);

@@ -1,8 +1,9 @@
-import type { RuleKey, Severity } from '@/data/rules';
+import type { Severity } from './severity';
+import type { RuleKey } from './records';
 import type { Climate, DryingTimes } from '../drying';
 import type { Composition, Constituents } from '../film';
 import type { Handbook } from '../handbook';
-import type { CoatRole, Ground, Onto, Overrule, Support } from '../painting/schema';
+import type { CoatRole, Ground, Onto, Support } from '../painting/schema';
 import type { Traits } from './traits';
 
 /** A film as the rules see it. */
@@ -21,7 +22,8 @@ export interface RuleFilm {
   onto: Onto | null;
   lossFraction: number;
   sanded: boolean;
-  overruled: Overrule[];
+  /** Rules the painter goes against here, and why. By name: the schema of a painting knows the rules, not they it. */
+  overruled: readonly { rule: string; reason: string }[];
 }
 
 /** What lies below a film, summed up on the way up. */

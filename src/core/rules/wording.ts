@@ -1,5 +1,5 @@
-import { RULE_TEXTS } from '@/data/rule-texts';
-import type { Severity } from '@/data/rules';
+import { ruleOf } from './records';
+import type { Severity } from './severity';
 import type { Finding } from './types';
 
 /** How a severity is called. Never colour alone. */
@@ -26,7 +26,7 @@ const SHARES: ReadonlySet<Finding['rule']> = new Set([
 
 /** What a rule says here, in one or two sentences: the film it is about, the figure, the reason. */
 export function findingSentence(finding: Finding): string {
-  const { title, says } = RULE_TEXTS[finding.rule];
+  const { title, says } = ruleOf(finding.rule);
   const figure =
     finding.value !== null && SHARES.has(finding.rule)
       ? ` (${Math.round(finding.value * 100)} %)`
@@ -36,4 +36,4 @@ export function findingSentence(finding: Finding): string {
 }
 
 /** What to do about it. */
-export const findingMend = (finding: Finding): string => RULE_TEXTS[finding.rule].mend;
+export const findingMend = (finding: Finding): string => ruleOf(finding.rule).mend;

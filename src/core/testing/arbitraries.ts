@@ -3,7 +3,7 @@ import { APPLICATION_KEYS } from '@/data/applications';
 import { INGREDIENT_KEYS } from '@/data/ingredients';
 import { MATERIAL_KEYS } from '@/data/materials';
 import { PIGMENT_ROWS } from '@/data/pigments';
-import { RULE_KEYS } from '@/data/rules';
+import { RULE_KEYS } from '../rules/records';
 import type { CabinetMedium, CabinetPaint } from '../cabinet';
 import {
   COAT_ROLES,

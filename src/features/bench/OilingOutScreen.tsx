@@ -5,7 +5,7 @@ import { CoreError } from '@/core/errors';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { areaCm2 } from '@/core/painting';
 import { byVolume, oilingOutDose, type OilingOutDose } from '@/core/quantity';
-import { RULE_TEXTS } from '@/data/rule-texts';
+import { ruleOf } from '@/core/rules/records';
 import { Figure, Figures } from '@/features/Figures';
 import { MediumPicker, mediumWords } from '@/features/MediumPicker';
 import { usePaintings, useStoreSelector } from '@/store/hooks';
@@ -99,12 +99,12 @@ export function OilingOutScreen() {
             </Figures>
             {found.tooFat ? (
               <Notice tone="refusal">
-                {`${RULE_TEXTS['oiling-out-fat'].says} ${RULE_TEXTS['oiling-out-fat'].mend}`}
+                {`${ruleOf('oiling-out-fat').says} ${ruleOf('oiling-out-fat').mend}`}
               </Notice>
             ) : null}
           </View>
         )}
-        <Notice>{`${RULE_TEXTS['oiling-out'].says} ${RULE_TEXTS['oiling-out'].mend} Only on touch-dry paint.`}</Notice>
+        <Notice>{`${ruleOf('oiling-out').says} ${ruleOf('oiling-out').mend} Only on touch-dry paint.`}</Notice>
       </View>
       {picking ? (
         <MediumPicker

@@ -14,7 +14,8 @@ import {
 import { addCoat, changeCoat } from '@/core/painting/plan';
 import { figuresSentence, verdictSentence, type Verdict } from '@/core/schools';
 import { stops, type Finding } from '@/core/rules';
-import { SEVERITIES, type RuleKey } from '@/data/rules';
+import { SEVERITIES } from '@/core/rules/severity';
+import type { RuleKey } from '@/core/rules/records';
 import { nowIso } from '@/store/clock';
 import { nanoid } from '@reduxjs/toolkit';
 import { useAssessOptions, useNow } from '@/store/hooks';

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Finding } from '@/core/rules';
 import { findingMend, findingSentence, SEVERITY_WORD } from '@/core/rules/wording';
-import { RULE_TEXTS } from '@/data/rule-texts';
-import type { RuleKey } from '@/data/rules';
+import { ruleOf } from '@/core/rules/records';
+import type { RuleKey } from '@/core/rules/records';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Text } from '@/ui/Text';
@@ -88,7 +88,7 @@ function FindingNotice({
           <Text size="small" tone="ink2">
             {findingMend(finding)}
             {untilMs !== null && untilMs > nowMs ? ` From ${about(untilMs, nowMs)}.` : ''}
-            {` (${RULE_TEXTS[finding.rule].source})`}
+            {` (${ruleOf(finding.rule).source})`}
           </Text>
           {overruled !== null ? (
             <Text size="small" strong>

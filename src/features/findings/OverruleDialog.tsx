@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { RULE_TEXTS } from '@/data/rule-texts';
-import type { RuleKey } from '@/data/rules';
+import { ruleOf } from '@/core/rules/records';
+import type { RuleKey } from '@/core/rules/records';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
@@ -29,7 +29,7 @@ export function OverruleDialog({
   onClose: () => void;
 }) {
   const [reason, setReason] = useState('');
-  const { title, says } = RULE_TEXTS[rule];
+  const { title, says } = ruleOf(rule);
   return (
     <Sheet name={`Against the rule: ${title}`} onClose={onClose}>
       <View style={{ gap: space.m }}>

@@ -11,7 +11,8 @@ import {
 import { stops, type Finding } from '@/core/rules';
 import { findingSentence } from '@/core/rules/wording';
 import { SCHOOLS, verdictSentence } from '@/core/schools';
-import { SEVERITIES, type RuleKey } from '@/data/rules';
+import { SEVERITIES } from '@/core/rules/severity';
+import type { RuleKey } from '@/core/rules/records';
 import { groundDrawing, isBroken, stackSteps, stackState } from '@/features/film-view';
 import type { Column } from '@/ui/film/FilmColumns';
 import { about, stretch } from '@/ui/time/words';

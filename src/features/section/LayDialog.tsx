@@ -14,7 +14,7 @@ import {
 import { overruleCoat } from '@/core/painting/plan';
 import { layCoat } from '@/core/painting/events';
 import { stops, type Finding } from '@/core/rules';
-import type { RuleKey } from '@/data/rules';
+import type { RuleKey } from '@/core/rules/records';
 import { FindingNotices } from '@/features/findings/FindingNotices';
 import { SpotFields } from '@/features/SpotFields';
 import { useForm } from '@/forms';

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { isLaid, type Painting } from '@/core/painting';
 import { overruleCoat } from '@/core/painting/plan';
 import { repairSentence } from '@/core/repair';
-import type { RuleKey } from '@/data/rules';
+import type { RuleKey } from '@/core/rules/records';
 import { FindingNotices } from '@/features/findings/FindingNotices';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';

@@ -4,7 +4,7 @@ import { CoreError } from '@/core/errors';
 import { HOW_REDUCED, type HowReduced, type Painting } from '@/core/painting';
 import { reduceFilm } from '@/core/painting/events';
 import type { Left } from '@/data/applications';
-import { RULE_TEXTS } from '@/data/rule-texts';
+import { ruleOf } from '@/core/rules/records';
 import { changePainting } from '@/store/actions';
 import { nowMs as presentMs } from '@/store/clock';
 import { useStoreDispatch } from '@/store/hooks';
@@ -79,7 +79,7 @@ export function ReduceDialog({ painting, passageId, spotName, filmName, nowMs, o
         ) : null}
         {how === 'sanded' ? (
           <Notice tone="refusal">
-            {`${RULE_TEXTS['dry-sanding'].says} ${RULE_TEXTS['dry-sanding'].mend}`}
+            {`${ruleOf('dry-sanding').says} ${ruleOf('dry-sanding').mend}`}
           </Notice>
         ) : null}
         <WhenChoice value={when} onChange={setWhen} />
