@@ -28,6 +28,18 @@ const WICKS = 'Wicks, Jones & Pappas, Organic Coatings: Science and Technology; 
 const TRADE = 'common practice, no source';
 
 const HANDBOOK_ROWS = {
+  // Air and grounds
+  referenceHumidityPct: row(50, '% RH', 'convention: ISO 554', 'high'),
+  groundDampRhPct: row(65, '% RH', 'above it gesso keeps its water: ' + JUDGEMENT, 'low'),
+  groundSeveralCoats: row(3, 'coats', JUDGEMENT, 'low'),
+  glueSizeRhMinPct: row(40, '% RH', 'Mecklenburg and co-workers; from memory', 'medium'),
+  glueSizeRhMaxPct: row(60, '% RH', 'Mecklenburg and co-workers; from memory', 'medium'),
+  slowOilShare: row(
+    0.5,
+    'share of the oil',
+    'half of it slow oil makes a slow film: ' + JUDGEMENT,
+    'low',
+  ),
   // Climate
   gasConstant: row(8.314, 'J/(mol K)', 'SI', 'high'),
   referenceTemperatureK: row(293.15, 'K', 'convention: 20 C', 'high'),

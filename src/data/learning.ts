@@ -1,16 +1,11 @@
 import { STUDIO_CONSTANT_ROWS as C, type ConstantRow } from './constants';
+import { lowRow as row, valuesOf } from './rows';
 
 /**
  * Priors of the learning from touch tests. The spread of the tables (0.45 for touch-dry, 0.60 for through-dry) is
  * split into what a studio, a paint, a medium and a single coat may differ by; it is not put on top of it.
  */
 const JUDGEMENT = 'split of the spread of the tables, tried in simulation; judgement';
-const row = (value: number, unit: string, source: string): ConstantRow => ({
-  value,
-  unit,
-  source,
-  confidence: 'low',
-});
 
 export const LEARNING_ROWS = {
   studioSd: row(0.35, 'ln d', JUDGEMENT),
@@ -41,12 +36,19 @@ export const LEARNING_ROWS = {
   /** A factor is told once its spread is under this share of what it was. */
   toldBelow: row(0.7, 'of the prior spread', JUDGEMENT),
   conflictFrom: row(0.5, 'chance that a test was misread', JUDGEMENT),
+  /** How readily windows widen where forecasts did not hold. */
+  widenSpread: row(0.15, 'ln of the width', JUDGEMENT),
+  widenStep: row(0.05, '1, step of the grid of widths from 1 on', JUDGEMENT),
+  widenSteps: row(21, 'widths asked: 1 to 2', JUDGEMENT),
+  /** Where windows are asked whether they are too narrow, a misread test is a dearer excuse than in the fit. */
+  misreadExcuse: row(0.25, 'of the rate of misreading', JUDGEMENT),
+  /** A factor as strong as this is worth a word. */
+  worthSaying: row(1.05, '1', JUDGEMENT),
+  /** Below this a touch tells nothing worth a smudge. */
+  leastWorth: row(0.25, '1, of the most a touch can tell', JUDGEMENT),
 } as const satisfies Record<string, ConstantRow>;
 
-export type LearningKey = keyof typeof LEARNING_ROWS;
-export const LEARNING = Object.fromEntries(
-  Object.entries(LEARNING_ROWS).map(([key, r]) => [key, r.value]),
-) as Record<LearningKey, number>;
+export const LEARNING = valuesOf(LEARNING_ROWS);
 
 /** The grid on which the spread of a single coat is asked. */
 export const COAT_SD_GRID = [0.12, 0.18, 0.27, 0.4] as const;

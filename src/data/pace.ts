@@ -33,6 +33,16 @@ export const WORK_PACE = {
 export const CLEANING_MINUTES = 15;
 export const LEAST_WORK_MINUTES = 10;
 
+/** How the painter's own pace is learned and followed. Judgement. */
+export const PACE = {
+  /** Sittings shorter than this say nothing of how fast he works. */
+  leastMinutes: 10,
+  /** Sittings that the usual pace is worth against his own. */
+  usualCounts: 2,
+  /** A wait this many days longer than that of the others is begun first. */
+  longWaitDays: 1,
+} as const;
+
 /** Paint on the palette: how thick it lies, how cool and how closed it is kept. Judgement. */
 export const PALETTE = {
   thicknessUm: 500,

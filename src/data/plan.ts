@@ -1,19 +1,8 @@
-import type { Confidence } from './constants';
+import type { ConstantRow } from './constants';
+import { JUDGEMENT, lowRow, valuesOf } from './rows';
 
-/** How far the minutes of a work stray from what was estimated: standard deviations of the logarithm. */
-interface Row {
-  value: number;
-  unit: string;
-  source: string;
-  confidence: Confidence;
-}
-const row = (value: number, unit: string, source: string): Row => ({
-  value,
-  unit,
-  source,
-  confidence: 'low',
-});
-const JUDGEMENT = 'judgement; no source';
+/** What a plan is made with: how minutes stray, how far it looks, what lateness weighs, how much is drawn. */
+const row = lowRow;
 
 export const PLAN_ROWS = {
   /** All works together run faster or slower. */
@@ -33,9 +22,24 @@ export const PLAN_ROWS = {
   safeChance: row(0.9, '1', 'the chance that stands behind a deadline, as elsewhere'),
   /** Where even the first day is not safe: how many points a delay may cost. */
   safeLoss: row(0.05, '1', 'one chance in twenty; judgement'),
-} as const satisfies Record<string, Row>;
+  /** With less than this left of the hours nothing is begun any more. */
+  goingHomeMinutes: row(7.5, 'min', JUDGEMENT),
+  /** A work is begun in a session when at least one part in so many of it fits. */
+  partsToBegin: row(2, 'parts of a work', JUDGEMENT),
+  /** Hours shorter than this are none. */
+  leastStretchMinutes: row(30, 'min', JUDGEMENT),
+  /** Forecasts are noted for the steps of the next weeks: further ahead the plan will have changed. */
+  saidAheadDays: row(28, 'd', JUDGEMENT),
+  /** Draws for the delay of a step, for the day of each work, and of a first plan. */
+  delayDraws: row(2048, 'draws', 'error of a chance near 0.9 under 0.7 points; computed'),
+  workDraws: row(2048, 'draws', 'error of a chance near 0.9 under 0.7 points; computed'),
+  quickDraws: row(1024, 'draws', 'error of a chance near 0.9 under 1 point; computed'),
+  /** Rounds of the search for a first plan, and for the plan as if a step were put off. */
+  quickRounds: row(250, 'rounds', JUDGEMENT),
+  delayRounds: row(300, 'rounds', JUDGEMENT),
+  /** Days of which the delay of a step is told. */
+  delayDays: row(6, 'd', JUDGEMENT),
+} as const satisfies Record<string, ConstantRow>;
 
 export type PlanKey = keyof typeof PLAN_ROWS;
-export const PLAN_ODDS = Object.fromEntries(
-  Object.entries(PLAN_ROWS).map(([key, r]) => [key, r.value]),
-) as Record<PlanKey, number>;
+export const PLAN_ODDS = valuesOf(PLAN_ROWS);

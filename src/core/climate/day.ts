@@ -1,3 +1,4 @@
+import { WEATHER } from '@/data/weather';
 import { z } from 'zod';
 import { climateSchema, type Climate } from '../drying';
 import type { ClimateHour } from './readings';
@@ -63,29 +64,9 @@ export interface LearnedDay {
   days: number;
 }
 
-/**
- * The weather of the last weeks says most about the next: days older than this are not asked. A longer memory lags
- * behind the season, by a degree or two in spring.
- */
-const MEMORY_DAYS = 14;
-/** Below this many hours of readings there is no pattern to be learned. */
-const LEAST_HOURS = 24;
-/**
- * A guess for the spread of days, worth a few of them: a heating that held all last fortnight says little about
- * the day it goes off. Judgement.
- */
-const GUESS_SD_C = 1.2;
-const GUESS_DAYS = 4;
-const GUESS_PERSISTENCE = 0.7;
-const ENOUGH_DAYS = 7;
-const MOST_PERSISTENCE = 0.95;
-
-/** However few days there are, the pattern has not taken more than this of their variance. */
-const LEAST_LEFT = 0.4;
-
 /** Persistence estimated from n days about their own mean comes out too low by (1 + 3p)/n: Kendall, Biometrika 41 (1954); from memory. */
 const unbiasedPersistence = (p: number, n: number): number =>
-  Math.min(MOST_PERSISTENCE, Math.max(0, p + (1 + 3 * p) / n));
+  Math.min(WEATHER.mostPersistence, Math.max(0, p + (1 + 3 * p) / n));
 
 /** Variance of the mean of n days of a first-order autoregression, as a share of that of one day. */
 const meanVariance = (p: number, n: number): number =>
@@ -101,8 +82,8 @@ const mean = (xs: number[]): number => xs.reduce((s, x) => s + x, 0) / xs.length
 export function learnDay(hours: ClimateHour[]): LearnedDay | null {
   const last = hours.at(-1);
   if (!last) return null;
-  const recent = hours.filter((h) => h[0] > last[0] - MEMORY_DAYS * HOURS_PER_DAY);
-  if (recent.length < LEAST_HOURS) return null;
+  const recent = hours.filter((h) => h[0] > last[0] - WEATHER.memoryDays * HOURS_PER_DAY);
+  if (recent.length < WEATHER.leastHours) return null;
   const pattern = patternOf(recent);
   const byDay = new Map<number, number[]>();
   for (const [hour, t] of recent) {
@@ -118,17 +99,18 @@ export function learnDay(hours: ClimateHour[]): LearnedDay | null {
     const next = strays[i + 1];
     return next && next.day === s.day + 1 ? [s.stray * next.stray] : [];
   });
-  const enough = strays.length >= ENOUGH_DAYS && sd > 0 && pairs.length > 0;
+  const enough = strays.length >= WEATHER.enoughDays && sd > 0 && pairs.length > 0;
   const persistence = enough
     ? unbiasedPersistence(mean(pairs) / sd ** 2, strays.length)
-    : GUESS_PERSISTENCE;
+    : WEATHER.guessPersistence;
   return {
     pattern,
     // The pattern is the mean of the same days, so it has taken a part of their spread with it.
     dailySdC: Math.sqrt(
-      (GUESS_DAYS * GUESS_SD_C ** 2 + strays.length * sd ** 2) /
-        (GUESS_DAYS +
-          strays.length * Math.max(LEAST_LEFT, 1 - meanVariance(persistence, strays.length))),
+      (WEATHER.guessDays * WEATHER.guessSdC ** 2 + strays.length * sd ** 2) /
+        (WEATHER.guessDays +
+          strays.length *
+            Math.max(WEATHER.leastLeft, 1 - meanVariance(persistence, strays.length))),
     ),
     persistence,
     lastStrayC: mean(
@@ -140,15 +122,12 @@ export function learnDay(hours: ClimateHour[]): LearnedDay | null {
   };
 }
 
-/** Days over which what is left of the last day's weather is still worth reckoning. */
-const FADING_DAYS = 14;
-
 /** The hours after the last reading: the pattern, and what is left of the weather of the last day. */
 export function hoursAhead(
   { pattern, persistence, lastStrayC }: LearnedDay,
   lastHour: number,
 ): ClimateHour[] {
-  return Array.from({ length: FADING_DAYS * HOURS_PER_DAY }, (_, i): ClimateHour => {
+  return Array.from({ length: WEATHER.fadingDays * HOURS_PER_DAY }, (_, i): ClimateHour => {
     const hour = lastHour + 1 + i;
     const h = hour % HOURS_PER_DAY;
     const left = lastStrayC * persistence ** ((i + 1) / HOURS_PER_DAY);

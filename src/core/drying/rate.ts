@@ -52,7 +52,7 @@ export function temperatureFactor(constants: Constants, temperatureC: number): n
 
 /** Damp air retards, dry air hastens a little; bounded. */
 export function humidityFactor(constants: Constants, relativeHumidityPct: number): number {
-  const over = relativeHumidityPct - 50;
+  const over = relativeHumidityPct - constants.referenceHumidityPct;
   const factor =
     over > 0 ? 1 - constants.humiditySlopeDamp * over : 1 - constants.humiditySlopeDry * over;
   return Math.min(constants.humidityFactorMax, Math.max(constants.humidityFactorMin, factor));
@@ -74,5 +74,9 @@ export function dryingRate(constants: Constants, climate: Climate): number {
  */
 export function acrylicRate(constants: Constants, climate: Climate): number {
   if (climate.temperatureC < constants.acrylicTemperatureMinC) return 0;
-  return (100 - Math.min(constants.acrylicHumidityMaxPct, climate.relativeHumidityPct)) / 50;
+  const { acrylicHumidityMaxPct, referenceHumidityPct } = constants;
+  const left = (rhPct: number): number => 100 - rhPct;
+  return (
+    left(Math.min(acrylicHumidityMaxPct, climate.relativeHumidityPct)) / left(referenceHumidityPct)
+  );
 }

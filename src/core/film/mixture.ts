@@ -1,3 +1,4 @@
+import { CoreError } from '../errors';
 import { ACRYLIC_TUBE, BINDERS } from '@/data/binders';
 import { INGREDIENTS, solutionOf, type Ingredient, type Solids } from '@/data/ingredients';
 import type { OilKey } from '@/data/oils';
@@ -152,12 +153,24 @@ function wetMass(handbook: Handbook, recipe: WetRecipe, wet: Constituents): numb
   return recipe.mediumShare * medium + pigmentMass(handbook, wet) + tubeBinderMass(wet);
 }
 
-export const pigmentMass = (handbook: Handbook, c: Constituents): number => {
+/** Density of a pigment, g/ml. Throws `unknown-pigment`: without it a mass would come out too small, unseen. */
+function pigmentDensity(handbook: Handbook, key: string): number {
+  const density = handbook.pigments[key]?.densityGPerMl;
+  if (density === undefined)
+    throw new CoreError(
+      'unknown-pigment',
+      `pigments.${key}`,
+      `Nobody knows how dense the pigment "${key}" is. Choose one from the pigment table.`,
+    );
+  return density;
+}
+
+/** Mass of the pigments of a mixture, g for constituents in ml. Source: densities of the pigment table. */
+export function pigmentMass(handbook: Handbook, c: Constituents): number {
   let mass = 0;
-  for (const key in c.pigments)
-    mass += (c.pigments[key] ?? 0) * (handbook.pigments[key]?.densityGPerMl ?? 0);
+  for (const key in c.pigments) mass += (c.pigments[key] ?? 0) * pigmentDensity(handbook, key);
   return mass;
-};
+}
 
 export const tubeBinderMass = (c: Constituents): number => {
   let mass = c.alkydTube * BINDERS.alkyd.densityGPerMl + c.acrylic * BINDERS.acrylic.densityGPerMl;

@@ -32,7 +32,7 @@ export interface Explanation {
 }
 
 /** A factor as strong as this is worth a word. */
-const WORTH_SAYING = Math.log(1.05);
+const WORTH_SAYING = Math.log(L.worthSaying);
 const MUTE =
   /^(drift:|studio$|temperature$|thickness$|through|mixture$|alkyd-little$|over-half-dry$)/;
 

@@ -113,27 +113,20 @@ function withTests(site: Site, mean: number, sd: number): WithTests {
 }
 
 /** How well forecasts without the film's own tests foretold them, as a function of how wide they were. */
-const WIDENINGS = Array.from({ length: 21 }, (_, i) => 1 + i * 0.05);
-/** How readily it widens, ln; and over how many days a score is forgotten by half. */
-const WIDEN_SPREAD = 0.15;
+const WIDENINGS = Array.from({ length: L.widenSteps }, (_, i) => 1 + i * L.widenStep);
 
-/**
- * Where many tests would have to be misread the windows are too narrow: so a misread test is a dearer excuse here
- * than in the fit, where it protects the estimate from a single odd one.
- */
-const MISREAD_EXCUSE = 1 / 4;
-const STRICT_NOISE = { ...STUDIO_NOISE, eps: STUDIO_NOISE.eps * MISREAD_EXCUSE };
+const STRICT_NOISE = { ...STUDIO_NOISE, eps: STUDIO_NOISE.eps * L.misreadExcuse };
 
 /** The widening that would have made the past forecasts most likely. */
 function wideningOf(sites: { site: Site; cavity: Cavity }[]): number {
   const score = (widen: number): number => {
-    const prior = -0.5 * (Math.log(widen) / WIDEN_SPREAD) ** 2;
+    const prior = -0.5 * (Math.log(widen) / L.widenSpread) ** 2;
     return sites.reduce((s, { site, cavity }) => {
       const sd = widen * Math.sqrt(cavity.variance + cavity.own);
       return (
         s +
         site.tests.reduce((sum, test) => {
-          const strict = { ...test, floor: test.floor * MISREAD_EXCUSE };
+          const strict = { ...test, floor: test.floor * L.misreadExcuse };
           filmLogLikelihood([strict], cavity.mean, sd, STRICT_NOISE, out);
           return sum + out[0]! / site.tests.length;
         }, 0)

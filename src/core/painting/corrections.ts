@@ -1,3 +1,4 @@
+import { CORRECTIONS } from '@/data/corrections';
 import { MATERIALS } from '@/data/materials';
 import type { MediumPart } from '../film';
 import { layCoat } from './events';
@@ -13,7 +14,6 @@ const OILING_OUT: MediumPart[] = [
   { parts: 1, ingredient: 'linseed-refined' },
   { parts: 2, ingredient: 'mineral-spirits' },
 ];
-const OILING_OUT_UM = 2;
 
 const coatFor = (kind: AddedCorrection, id: string, passageId: string): Coat => ({
   id,
@@ -29,7 +29,7 @@ const coatFor = (kind: AddedCorrection, id: string, passageId: string): Coat => 
           thicknessUm: MATERIALS.graphite.typicalUm,
           material: 'graphite',
         }
-      : { mix: [], medium: OILING_OUT, mediumShare: 1, thicknessUm: OILING_OUT_UM },
+      : { mix: [], medium: OILING_OUT, mediumShare: 1, thicknessUm: CORRECTIONS.oilingOutUm },
   application: 'rubbed-on',
   onto: 'touch-dry',
   spot: null,

@@ -1,3 +1,4 @@
+import { CORRECTIONS } from '@/data/corrections';
 import { CoreError } from '../errors';
 import { groundLaidAtMs } from './ground';
 import { changed, coatOf, pastMs, requirePassages, type Making } from './making';
@@ -89,7 +90,6 @@ const COVER_MIX: Coat['recipe']['mix'] = [
   { parts: 4, pigment: 'titanium-white', binder: 'linseed' },
   { parts: 1, pigment: 'raw-umber', binder: 'linseed' },
 ];
-const COVER_THICKNESS_UM = 40;
 
 /**
  * Record that the top film was wiped back, scraped or painted out. Painting out also puts the covering
@@ -122,7 +122,7 @@ export function reduceFilm(painting: Painting, reducing: Reducing, making: Makin
     name: 'Cover',
     role: 'overpainting',
     passageIds: [reducing.passageId],
-    recipe: { mix: COVER_MIX, medium: [], mediumShare: 0, thicknessUm: COVER_THICKNESS_UM },
+    recipe: { mix: COVER_MIX, medium: [], mediumShare: 0, thicknessUm: CORRECTIONS.coverUm },
     application: 'brush-coat',
     onto: 'touch-dry',
     spot:
@@ -146,7 +146,7 @@ function spotShare(painting: Painting, { passageId, spotName }: Reducing): numbe
       ? [e.spot.share]
       : [],
   );
-  return spots.at(-1) ?? 0.05;
+  return spots.at(-1) ?? CORRECTIONS.spotShare;
 }
 
 /** Take an entry back, as if it had never been made. */

@@ -74,9 +74,6 @@ export function groundFilm(ground: Ground): Film | null {
 export const groundLaidAtMs = (ground: Ground): number | null =>
   'laidAt' in ground && ground.laidAt !== undefined ? Date.parse(ground.laidAt) : null;
 
-const DAMP_RH_PCT = 65;
-const SEVERAL_COATS = 3;
-
 /**
  * When the ground takes its first coat: oil grounds wait four weeks at least, alkyd a week, gesso a day (three
  * in damp air or after several coats), chalk-glue three; old paint and grounds without a date are ready.
@@ -84,7 +81,7 @@ const SEVERAL_COATS = 3;
 export function groundReadyAtMs(
   handbook: Handbook,
   ground: Ground,
-  relativeHumidityPct = 50,
+  relativeHumidityPct = handbook.constants.referenceHumidityPct,
 ): number | null {
   const laid = groundLaidAtMs(ground);
   if (laid === null) return null;
@@ -94,7 +91,7 @@ export function groundReadyAtMs(
     'alkyd-ground': c.alkydGroundWaitDays,
     'acrylic-gesso':
       ground.kind === 'acrylic-gesso' &&
-      (relativeHumidityPct > DAMP_RH_PCT || ground.coats >= SEVERAL_COATS)
+      (relativeHumidityPct > c.groundDampRhPct || ground.coats >= c.groundSeveralCoats)
         ? c.gessoDampWaitDays
         : c.gessoWaitDays,
     'chalk-glue': c.chalkGroundWaitDays,

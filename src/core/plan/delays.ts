@@ -39,10 +39,6 @@ export interface DelayOptions {
   plan?: PlanOptions;
 }
 
-const ROWS = 6;
-/** Each day is planned anew from the present plan, a little. */
-const SEARCH_ROUNDS = 300;
-
 interface Day {
   day: string;
   fromMs: number;
@@ -94,7 +90,7 @@ export function delaysOf(
       ),
     };
     const planned =
-      d === 0 ? present : plan(later, { ...options.plan, warm, rounds: SEARCH_ROUNDS });
+      d === 0 ? present : plan(later, { ...options.plan, warm, rounds: PLAN_ODDS.delayRounds });
     const odds = oddsOf(later, planned, { draws: options.draws, seed: options.seed });
     const own = odds.goals.find((g) => g.project === project)!;
     const row = { day: day.day, untilMs: day.untilMs, chance: own.chance ?? 0, p50Ms: own.p50Ms };
@@ -102,7 +98,7 @@ export function delaysOf(
     return row;
   };
   const best = (): number => Math.max(...[...asked.values()].map((row) => row.chance));
-  const rowDays = Array.from({ length: Math.min(ROWS, days.length) }, (_, d) => d);
+  const rowDays = Array.from({ length: Math.min(PLAN_ODDS.delayDays, days.length) }, (_, d) => d);
   rowDays.forEach(at);
   const limit = best() >= PLAN_ODDS.safeChance ? PLAN_ODDS.safeChance : best() - PLAN_ODDS.safeLoss;
   // The chance falls with the delay, but for the noise of the search: halving finds where it passes the limit.

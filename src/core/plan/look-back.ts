@@ -1,3 +1,4 @@
+import { PLAN_ODDS } from '@/data/plan';
 import type { Painting } from '../painting/schema';
 import type { Session } from '../session/schema';
 import { workedMinutes } from '../session/time';
@@ -63,9 +64,6 @@ export function scoreOf(
   return score;
 }
 
-/** Forecasts are made for the steps of the next weeks: further ahead the plan will have changed. */
-const SAID_AHEAD_DAYS = 28;
-
 /**
  * What the plan says now, kept for later judgement: each step once a week, and the works of the week when it begins.
  * The same record when there is nothing new to keep.
@@ -81,7 +79,7 @@ export function keepForecasts(
   const monday = mondayOf(nowMs, timeZone);
   const byWork = new Map(odds.works.map((w) => [w.id, w]));
   const known = new Set(record.forecasts.map((f) => f.id));
-  const until = nowMs + SAID_AHEAD_DAYS * END_OF_DAY_MS;
+  const until = nowMs + PLAN_ODDS.saidAheadDays * END_OF_DAY_MS;
   const made = steps.flatMap((step): PlanForecast[] => {
     const id = `${monday}/${step.id}`;
     const said = byWork.get(step.workIds.at(-1)!);

@@ -25,10 +25,6 @@ interface Played {
   into: WetN[];
 }
 
-/** With less than this left of the hours, min, nothing is begun any more. */
-const GOING_HOME = 7.5;
-/** A work is begun in a session when at least one part in so many of it fits; then he stays for the rest of it. */
-const PARTS = 2;
 /** Two works end to end are ready for each other, rounding or not; ticks. */
 const JUST = 1;
 
@@ -85,7 +81,7 @@ export class Player {
     this.endAt = new Int32Array(of.n * BATCH).fill(this.windows << WINDOW_BITS);
     const cells = this.hours.row * BATCH;
     this.used = new Int32Array(cells);
-    this.full = this.hours.ticks.map((t) => t - GOING_HOME * TICKS);
+    this.full = this.hours.ticks.map((t) => t - PLAN_ODDS.goingHomeMinutes * TICKS);
     this.unused = this.used.map((_, k) => {
       const w = Math.floor(k / BATCH);
       return this.full[w]! >= 0 ? 0 : ~(w + 1);
@@ -269,7 +265,8 @@ export class Player {
         const begins = ready > comes ? ready : comes;
         // Not ready when he comes to it: he goes on with the rest, and looks again another day.
         const tooSoon = spent > 0 && ready > comes + JUST;
-        const tooShort = PARTS * (rooms[w]! - begins) < needs && (spent > 0 || ready > 0);
+        const tooShort =
+          PLAN_ODDS.partsToBegin * (rooms[w]! - begins) < needs && (spent > 0 || ready > 0);
         if (!tooSoon && !tooShort) {
           const over = begins + needs < TICK_MASK ? begins + needs : TICK_MASK;
           startAt[first + d] = (w << WINDOW_BITS) | begins;

@@ -1,3 +1,4 @@
+import { PLAN_ODDS } from '@/data/plan';
 import { DAY_MS } from '../drying';
 import { compile } from './compile';
 import { BATCH } from './odds-films';
@@ -40,8 +41,6 @@ export interface Odds {
   works: WorkOdds[];
 }
 
-/** Draws by which the days of single works are told: one in a hundred is enough there. */
-const WORK_DRAWS = 2048;
 const SEE_EVERY = 4;
 /** The draws are made in so many halves, each with its own numbers, so that they come out the same wherever they are made. */
 export const HALVES = 2;
@@ -84,7 +83,7 @@ export function halfOfDraws(
       game.finishes(g, finish);
       list.set(finish.subarray(0, size), done);
     });
-    if (done < WORK_DRAWS / HALVES)
+    if (done < PLAN_ODDS.workDraws / HALVES)
       planned.forEach(({ i }, k) => {
         for (let d = 0; d < size; d++) counts[k]![game.windowOf(i, d)]! += 1;
       });

@@ -1,10 +1,9 @@
+import { SEARCH } from '@/data/search';
 import type { Compiled } from './compile';
 import { UNPLACED, type PlanState } from './state';
 
 /** From this many works on, moving single works is too dear to do to the end. */
-export const LARGE = 300;
-/** Up to this many works the whole plan is now and then built anew. */
-const WHOLE = 40;
+export const LARGE = SEARCH.largeWorks;
 
 /** A part of the plan to take out, with everything that waits for it; marks windows that may stay shut in `closed`. */
 export function ruin(state: PlanState, random: () => number, closed: Uint8Array): number[] {
@@ -13,31 +12,36 @@ export function ruin(state: PlanState, random: () => number, closed: Uint8Array)
   closed.fill(0);
   const pick = (n: number) => Math.min(n - 1, (random() * n) | 0);
   const kind = random();
-  if (of.n <= WHOLE && random() < 0.2) {
+  if (of.n <= SEARCH.wholeWorks && random() < SEARCH.ruinWhole) {
     // All of it: a small plan can be thought anew.
     for (let i = 0; i < of.n; i++) out.add(i);
-  } else if (kind < 0.4) {
+  } else if (kind < SEARCH.ruinWorks) {
     // A work or two and what follows from them.
     const count = 1 + pick(of.n > LARGE ? 2 : 3);
     for (let k = 0; k < count; k++) withFollowers(of, pick(of.n), out);
-  } else if (kind < 0.65) {
+  } else if (kind < SEARCH.ruinSession) {
     // A session: everything in it, and it stays shut.
     const w = of.slots.window[Math.max(0, state.start[pick(of.n)]!)]!;
     closed[w] = 1;
     for (let i = 0; i < of.n; i++)
       if (state.start[i]! !== UNPLACED && of.slots.window[state.start[i]!] === w)
         withFollowers(of, i, out);
-    if (out.size > 150) out.clear();
+    if (out.size > SEARCH.ruinMostWorks) out.clear();
   } else {
     // A painting or two, whole or from some work on.
     const count = 1 + pick(2);
     for (let k = 0; k < count; k++) {
       const g = of.project[pick(of.n)]!;
       for (let i = 0; i < of.n; i++)
-        if (of.project[i] === g && (kind > 0.8 || random() < 0.5)) withFollowers(of, i, out);
+        if (
+          of.project[i] === g &&
+          (kind > SEARCH.ruinPaintingWhole || random() < SEARCH.ruinPaintingWork)
+        )
+          withFollowers(of, i, out);
     }
   }
-  for (let w = 0; w < closed.length; w++) if (state.used[w] === 0 && random() < 0.3) closed[w] = 1;
+  for (let w = 0; w < closed.length; w++)
+    if (state.used[w] === 0 && random() < SEARCH.shutEmpty) closed[w] = 1;
   return [...out];
 }
 

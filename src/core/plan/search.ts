@@ -1,3 +1,4 @@
+import { SEARCH, SEARCH_NOISE_DAYS } from '@/data/search';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { DAY_MS } from '../drying';
 import type { Compiled } from './compile';
@@ -30,24 +31,22 @@ export interface SearchResult {
 
 /** Rounds that settle a problem of n works: small ones are cheap, large ones have a second or so. */
 export const usualRounds = (n: number): number =>
-  n <= 20 ? 3 * CYCLE : Math.round(Math.min(6000, Math.max(3500, 300_000 / n)));
-
-/** Rounds from hot to cold of a small problem. */
-const CYCLE = 2000;
+  n <= SEARCH.smallWorks
+    ? SEARCH.smallCycles * SEARCH.cycle
+    : Math.round(
+        Math.min(SEARCH.mostRounds, Math.max(SEARCH.fewestRounds, SEARCH.roundsTimesWorks / n)),
+      );
 
 const uniform = (seed: number): (() => number) => {
   const rng = xoroshiro128plus(seed);
   return () => (rng.next() >>> 0) / 4294967296;
 };
 
-/** Days given to a painting without a date, where it competes with dated ones. */
-const UNDATED_DAYS = 400;
-
 /** Urgency by slack: the date (or a far one) less what must still follow. */
 function bySlack({ n, project, goals, problem }: Compiled, tails: Float64Array): Float64Array {
   return Float64Array.from({ length: n }, (_, i) => {
     const due = goals[project[i]!]?.dueMs ?? null;
-    const days = due === null ? UNDATED_DAYS : (due - problem.nowMs) / DAY_MS;
+    const days = due === null ? SEARCH.undatedDays : (due - problem.nowMs) / DAY_MS;
     return days - tails[i]!;
   });
 }
@@ -145,7 +144,9 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
   const missedOf = () => all(of).filter(state.wasMissed);
   let bestMissed = missedOf();
   const closed = new Uint8Array(of.slots.first.length);
-  const warmest = largest ? WARM_LARGE : Math.max(2, 0.01 * Math.min(current, 1e4));
+  const warmest = largest
+    ? SEARCH.warmLarge
+    : Math.max(SEARCH.warmLeast, SEARCH.warmShare * Math.min(current, SEARCH.warmMostCost));
   const keep = () => {
     if (current >= best - 1e-9) return;
     best = current;
@@ -155,15 +156,15 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
   let done = 0;
   let stopped = false;
   for (; done < rounds; done++) {
-    if (stop && done % 16 === 0 && stop(done, rounds)) {
+    if (stop && done % SEARCH.askEvery === 0 && stop(done, rounds)) {
       stopped = true;
       break;
     }
     // Small problems are heated anew some times: cheaper than one long search, and it leaves corners it got stuck in.
-    const cycle = of.n <= 20 ? Math.min(CYCLE, rounds) : rounds;
+    const cycle = of.n <= SEARCH.smallWorks ? Math.min(SEARCH.cycle, rounds) : rounds;
     const heat = warmest * (1 - (done % cycle) / cycle) ** 2;
-    if (largest && done % 4 !== 0) {
-      current += exchange(state, random, heat, EXCHANGES);
+    if (largest && done % SEARCH.ruinEvery !== 0) {
+      current += exchange(state, random, heat, SEARCH.exchanges);
       keep();
       continue;
     }
@@ -174,8 +175,8 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
     const costOf = () => projects.reduce((sum, g) => sum + state.goalCost(g), state.otherCost());
     const was = costOf();
     for (const i of out) state.take(i);
-    const noise = [0, 1, 4, 20][(random() * 4) | 0]!;
-    const ranks = random() < 0.5 ? projects.map(() => random()) : null;
+    const noise = SEARCH_NOISE_DAYS[(random() * SEARCH_NOISE_DAYS.length) | 0]!;
+    const ranks = random() < SEARCH.rankPaintings ? projects.map(() => random()) : null;
     const urgency = slack.slice();
     for (const i of out)
       urgency[i] =
@@ -183,10 +184,10 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
         noise * random();
     decode(state, out, urgency, {
       random,
-      join: random() < 0.3 ? 0 : random(),
-      passMedium: random() < 0.6 ? 0 : random(),
-      skip: random() < 0.6 ? 0 : 0.4 * random(),
-      closed: random() < 0.5 ? closed : null,
+      join: random() < SEARCH.joinNever ? 0 : random(),
+      passMedium: random() < SEARCH.passMediumNever ? 0 : random(),
+      skip: random() < SEARCH.skipNever ? 0 : SEARCH.skipMost * random(),
+      closed: random() < SEARCH.keepShut ? closed : null,
     });
     const change = costOf() - was;
     if (change <= 0 || random() < Math.exp(-change / Math.max(heat, 1e-9))) {
@@ -202,10 +203,6 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
   bestStart.forEach((t, i) => {
     if (t !== UNPLACED) settled.put(i, t, missed.has(i));
   });
-  polish(settled, largest ? LARGE_POLISH : Infinity);
+  polish(settled, largest ? SEARCH.largePolish : Infinity);
   return { state: settled, rounds: done, stopped, firstCost };
 }
-
-const LARGE_POLISH = 400;
-const EXCHANGES = 200;
-const WARM_LARGE = 1;

@@ -56,10 +56,6 @@ export interface StudioPlan {
 }
 
 const MOST = 20;
-const DELAY_DRAWS = 2048;
-const QUICK_ROUNDS = 250;
-const QUICK_DRAWS = 1024;
-const LEAST_STRETCH_MINUTES = 30;
 
 /** The hours for work that a record says, from a moment on, as far as is planned. */
 export const windowsOf = (
@@ -77,7 +73,7 @@ export const windowsOf = (
     fromMs: place.nowMs,
     days: PLAN_ODDS.horizonDays,
     cleaningMinutes: CLEANING_MINUTES,
-    leastMinutes: LEAST_STRETCH_MINUTES,
+    leastMinutes: PLAN_ODDS.leastStretchMinutes,
   });
 
 const timesOf = <T extends { id: string }>(
@@ -139,10 +135,15 @@ export function studioJob(input: StudioPlanInput): StudioJob {
   const { problem, steps, refused, record } = studioProblem(input);
   const warm = new Map(record.last.map((p) => [p.id, Date.parse(p.at)]));
   const { seed } = input;
-  const draws = input.quick ? Math.min(QUICK_DRAWS, input.draws) : input.draws;
+  const draws = input.quick ? Math.min(PLAN_ODDS.quickDraws, input.draws) : input.draws;
   return {
     find: (stop) =>
-      plan(problem, { seed, warm, stop, ...(input.quick ? { rounds: QUICK_ROUNDS } : {}) }),
+      plan(problem, {
+        seed,
+        warm,
+        stop,
+        ...(input.quick ? { rounds: PLAN_ODDS.quickRounds } : {}),
+      }),
     draw: (found, half, stop) =>
       halfOfDraws(problem, found, half, { draws, seed, ...(stop ? { stop } : {}) }),
     dated: input.quick
@@ -153,7 +154,7 @@ export function studioJob(input: StudioPlanInput): StudioJob {
       if (workIds.length === 0) return null;
       return delaysOf(problem, found, project, workIds, {
         timeZone: input.timeZone,
-        draws: Math.min(DELAY_DRAWS, input.draws),
+        draws: Math.min(PLAN_ODDS.delayDraws, input.draws),
         seed,
       });
     },

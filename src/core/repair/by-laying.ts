@@ -1,3 +1,4 @@
+import { REPAIRS } from '@/data/repairs';
 import { assessPainting, type AssessOptions, type Coat, type Layer } from '../painting';
 import { moveCoat } from '../painting/plan';
 import { SCHOOL_KEYS } from '../schools';
@@ -41,9 +42,6 @@ export function throughDryBelow(
   return null;
 }
 
-const THICKEST_UM = 500;
-const THINNEST_UM = 5;
-
 const withThickness = (coat: Coat, thicknessUm: number): Coat => ({
   ...coat,
   recipe: { ...coat.recipe, thicknessUm },
@@ -58,7 +56,10 @@ export function thicker(
   if (request.school !== 'thick-over-thin') return null;
   const h = coat.recipe.thicknessUm;
   const attempt = (extra: number): Coat => withThickness(coat, h + extra);
-  const extra = smallestPassing(THICKEST_UM, (x) => trial(request, attempt(x), options).passes);
+  const extra = smallestPassing(
+    REPAIRS.thickestRepairUm,
+    (x) => trial(request, attempt(x), options).passes,
+  );
   if (extra === null) return null;
   return describe(
     request,
@@ -77,12 +78,12 @@ export function thinner(
   options: AssessOptions,
 ): Repair | null {
   const h = coat.recipe.thicknessUm;
-  if (h <= THINNEST_UM) return null;
+  if (h <= REPAIRS.thinnestUm) return null;
   const okay = (less: number): boolean => {
     const { layers } = trial(request, withThickness(coat, h - less), options);
     return accepted(layers, request.school);
   };
-  const less = firstPassing(h - THINNEST_UM, okay);
+  const less = firstPassing(h - REPAIRS.thinnestUm, okay);
   if (less === null) return null;
   const changed = withThickness(coat, Math.floor(h - less + 1e-9));
   const { layers, sound } = trial(request, changed, options, before.all);

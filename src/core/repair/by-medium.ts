@@ -1,3 +1,4 @@
+import { REPAIRS } from '@/data/repairs';
 import type { AssessOptions, Coat } from '../painting';
 import { addedPer10Ml, oilToAdd, volumeOfPart, withMoreOf } from './amounts';
 import { describe, type Before } from './describe';
@@ -5,8 +6,6 @@ import { firstPassing, roundUpParts, smallestPassing } from './solve';
 import { trial } from './trial';
 import type { Repair, RepairRequest } from './types';
 
-/** Repairs by what is put to the paint: oil, more medium, less of it, a leaner coat below. */
-const MAX_ADDED_PARTS_VOLUME = 4;
 export function addOil(
   request: RepairRequest,
   coat: Coat,
@@ -23,10 +22,10 @@ export function addOil(
   });
   // Sound first: the more oil, the less sound, so look only below the first unsound amount.
   const unsound = smallestPassing(
-    MAX_ADDED_PARTS_VOLUME / part,
+    REPAIRS.mostAddedVolume / part,
     (p) => !trial(request, attempt(p), options, before.all).sound,
   );
-  const most = unsound ?? MAX_ADDED_PARTS_VOLUME / part;
+  const most = unsound ?? REPAIRS.mostAddedVolume / part;
   const exact = smallestPassing(
     most * (1 - 1e-9),
     (p) => !trial(request, attempt(p), options).short,
@@ -45,10 +44,10 @@ export function addOil(
   };
 }
 
-/** Steps a painter sets a share in. */
-const SHARE_STEP = 0.01;
-const roundUpShare = (m: number): number => Math.ceil(m / SHARE_STEP - 1e-6) * SHARE_STEP;
-const roundDownShare = (m: number): number => Math.floor(m / SHARE_STEP + 1e-6) * SHARE_STEP;
+const roundUpShare = (m: number): number =>
+  Math.ceil(m / REPAIRS.shareStep - 1e-6) * REPAIRS.shareStep;
+const roundDownShare = (m: number): number =>
+  Math.floor(m / REPAIRS.shareStep + 1e-6) * REPAIRS.shareStep;
 
 export function moreMedium(
   request: RepairRequest,
@@ -57,10 +56,14 @@ export function moreMedium(
   options: AssessOptions,
 ): Repair | null {
   const { recipe } = coat;
-  if (recipe.mix.length === 0 || recipe.medium.length === 0 || recipe.mediumShare >= 0.9)
+  if (
+    recipe.mix.length === 0 ||
+    recipe.medium.length === 0 ||
+    recipe.mediumShare >= REPAIRS.mostMediumShare
+  )
     return null;
   const attempt = (m: number): Coat => ({ ...coat, recipe: { ...recipe, mediumShare: m } });
-  const room = 0.9 - recipe.mediumShare;
+  const room = REPAIRS.mostMediumShare - recipe.mediumShare;
   const unsound = smallestPassing(
     room,
     (x) => !trial(request, attempt(recipe.mediumShare + x), options, before.all).sound,

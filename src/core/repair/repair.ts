@@ -1,3 +1,4 @@
+import { REPAIRS } from '@/data/repairs';
 import { verdictOf, type AssessOptions, type Making, type Painting } from '../painting';
 import { changeCoat, moveCoat } from '../painting/plan';
 import { otherOrder, thicker, thinner, waitThroughDry } from './by-laying';
@@ -6,14 +7,9 @@ import type { Before } from './describe';
 import { layersOf } from './trial';
 import type { Repair, RepairKind, RepairRequest } from './types';
 
-/**
- * What a repair weighs when they are put in order: ml added per 10 ml of paint. Waiting, which only earns
- * a note, stands behind small additions and before large ones (a fifth of the paint, the usual most); what touches other coats comes last. Judgement.
- */
-const WAIT_WEIGHS_ML = 2;
 const TOUCHES_OTHERS: ReadonlySet<RepairKind> = new Set(['leaner-below', 'other-order']);
 const weight = (repair: Repair): number => {
-  if (repair.kind === 'wait-through-dry') return WAIT_WEIGHS_ML;
+  if (repair.kind === 'wait-through-dry') return REPAIRS.waitWeighsMl;
   if (TOUCHES_OTHERS.has(repair.kind)) return Infinity;
   return repair.mlPer10MlPaint ?? 0;
 };

@@ -1,3 +1,4 @@
+import { REPAIRS } from '@/data/repairs';
 /** Halvings of the interval: 2^-34 of the range is far below any measuring spoon. */
 const HALVINGS = 34;
 
@@ -34,6 +35,6 @@ export function firstPassing(max: number, passes: (x: number) => boolean): numbe
 
 /** Round up to what a palette knife can measure: quarters from a quarter up, else twentieths. */
 export function roundUpParts(parts: number): number {
-  const step = parts > 0.25 ? 0.25 : 0.05;
+  const step = parts > REPAIRS.coarsePart ? REPAIRS.coarsePart : REPAIRS.finePart;
   return Math.ceil(parts / step - 1e-6) * step;
 }

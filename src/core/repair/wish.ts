@@ -1,3 +1,4 @@
+import { REPAIRS } from '@/data/repairs';
 import type { IngredientKey } from '@/data/ingredients';
 import { constantAir, quantileOf, type LogNormal } from '../drying';
 import { verdictOf, type AssessOptions, type Coat, type Layer } from '../painting';
@@ -68,14 +69,6 @@ interface Lever {
   pull(by: number): Coat;
 }
 
-const THINNEST_UM = 5;
-const THICKEST_UM = 300;
-/** At most half as much again as the mixture; the cap decides long before. */
-const MOST_ADDED_VOLUME = 0.5;
-const MOST_SHARE = 0.9;
-/** Half a per cent of oil of cloves is plenty, two the most; in parts of a medium a hundredth counts. */
-const MOST_CLOVE_SHARE = 0.02;
-
 /** More of an ingredient, in parts of the medium or, without one, of the paint. */
 const withIngredient = (coat: Coat, ingredient: IngredientKey, parts: number): Coat => ({
   ...coat,
@@ -110,17 +103,17 @@ function leversFor(coat: Coat, wish: Wish): Lever[] {
     {
       lever: 'thickness',
       ingredient: null,
-      max: longer ? Math.max(0, THICKEST_UM - h) : Math.max(0, h - THINNEST_UM),
+      max: longer ? Math.max(0, REPAIRS.thickestWishUm - h) : Math.max(0, h - REPAIRS.thinnestUm),
       pull: (by) => withThickness(longer ? h + by : h - by),
     },
   ];
   if (recipe.mix.length === 0) return levers;
-  const mostParts = MOST_ADDED_VOLUME / volumeOfPart(recipe);
+  const mostParts = REPAIRS.mostWishedVolume / volumeOfPart(recipe);
   if (recipe.medium.length > 0)
     levers.push({
       lever: 'medium',
       ingredient: null,
-      max: MOST_SHARE - recipe.mediumShare,
+      max: REPAIRS.mostMediumShare - recipe.mediumShare,
       pull: (by) => ({ ...coat, recipe: { ...recipe, mediumShare: recipe.mediumShare + by } }),
     });
   if (longer) {
@@ -134,7 +127,7 @@ function leversFor(coat: Coat, wish: Wish): Lever[] {
       {
         lever: 'clove-oil',
         ingredient: 'clove-oil',
-        max: MOST_CLOVE_SHARE,
+        max: REPAIRS.mostCloveShare,
         pull: (by) => withShareOf(coat, 'clove-oil', by),
       },
     );

@@ -201,8 +201,6 @@ const canvasFlexes = rule({
   },
 });
 
-const SIZE_RH: [number, number] = [40, 60];
-
 const sizeMoves = rule({
   key: 'size-moves',
   title: 'Glue size and the air',
@@ -213,9 +211,11 @@ const sizeMoves = rule({
   needs: 'first-film',
   speaks: (site) => {
     const { ground, climate } = site;
+    const { glueSizeRhMinPct, glueSizeRhMaxPct } = site.handbook.constants;
     const glue = ground.kind === 'chalk-glue' || (ground.kind === 'bare' && ground.size === 'glue');
     const outside =
-      climate.relativeHumidityPct < SIZE_RH[0] || climate.relativeHumidityPct > SIZE_RH[1];
+      climate.relativeHumidityPct < glueSizeRhMinPct ||
+      climate.relativeHumidityPct > glueSizeRhMaxPct;
     return first(site) && glue && outside
       ? { severity: 'caution', value: climate.relativeHumidityPct }
       : null;

@@ -82,8 +82,6 @@ const oilOverAlkyd = rule({
   },
 });
 
-const SLOW_SHARE = 0.5;
-
 const slowOilBelow = rule({
   key: 'slow-oil-below',
   title: 'Slow oil below a faster coat',
@@ -92,11 +90,11 @@ const slowOilBelow = rule({
   source: CONSERVATORS,
   confidence: 'medium',
   needs: 'something-below',
-  speaks: ({ film, below, lowerThroughDry }) => {
+  speaks: ({ film, below, lowerThroughDry, handbook }) => {
     const lower = below.body;
     return film.traits.oilFilm &&
       lower !== null &&
-      lower.traits.slowOilShare > SLOW_SHARE &&
+      lower.traits.slowOilShare > handbook.constants.slowOilShare &&
       !lowerThroughDry &&
       film.times.intrinsicTouchDays < lower.times.intrinsicTouchDays
       ? { severity: 'caution', about: lower.name }

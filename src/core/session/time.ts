@@ -1,5 +1,5 @@
 import { areaCm2, type Painting } from '../painting/schema';
-import { WORK_PACE } from '@/data/pace';
+import { WORK_PACE, PACE } from '@/data/pace';
 import type { Session, Stretch, Work } from './schema';
 
 const MINUTE_MS = 60_000;
@@ -71,7 +71,7 @@ export function paceOf(
       const painting = paintings[work.paintingId];
       const coat = painting?.coats.find((c) => c.id === work.coatId);
       const minutes = workedMinutes(work, Date.parse(session.endedAt));
-      if (!painting || !coat || !work.done || minutes < LEAST_MINUTES) continue;
+      if (!painting || !coat || !work.done || minutes < PACE.leastMinutes) continue;
       const sum = sums.get(coat.role) ?? { log: 0, n: 0 };
       sum.log += Math.log(passagesCm2(painting, work.passageIds) / minutes);
       sum.n += 1;
@@ -84,10 +84,10 @@ export function paceOf(
       const log = Math.log(cm2PerMinute);
       return [
         role,
-        own ? Math.exp((USUAL_COUNTS * log + own.log) / (USUAL_COUNTS + own.n)) : cm2PerMinute,
+        own
+          ? Math.exp((PACE.usualCounts * log + own.log) / (PACE.usualCounts + own.n))
+          : cm2PerMinute,
       ];
     }),
   ) as Record<Role, number>;
 }
-const LEAST_MINUTES = 10;
-const USUAL_COUNTS = 2;

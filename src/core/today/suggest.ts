@@ -1,4 +1,4 @@
-import { CLEANING_MINUTES, LEAST_WORK_MINUTES, WORK_PACE } from '@/data/pace';
+import { CLEANING_MINUTES, LEAST_WORK_MINUTES, WORK_PACE, PACE } from '@/data/pace';
 import { quantileOf } from '../drying';
 import { PLANNING_QUANTILE } from '../painting/pair';
 import type { Coat, CoatRole } from '../painting/schema';
@@ -74,9 +74,6 @@ function candidatesOf(rows: Record<TodayGroup, TodayRow[]>, pace: Pace): Candida
   });
 }
 
-/** A wait this much longer than that of the others is begun first; below it the medium on the palette decides. */
-const LONG_WAIT_DAYS = 1;
-
 /** Open paint by the time it closes, then the longest waits, then whatever keeps the medium on the palette. */
 function ordered(candidates: Candidate[]): { candidate: Candidate; reason: SuggestReason }[] {
   const open = candidates.filter((c) => c.open).sort((a, b) => a.closesMs - b.closesMs);
@@ -86,7 +83,7 @@ function ordered(candidates: Candidate[]): { candidate: Candidate; reason: Sugge
     const longest = rest[0]!;
     const onPalette = out.at(-1)?.candidate.medium;
     const same = rest.find(
-      (c) => c.medium === onPalette && longest.wait - c.wait <= LONG_WAIT_DAYS,
+      (c) => c.medium === onPalette && longest.wait - c.wait <= PACE.longWaitDays,
     );
     const chosen = same ?? longest;
     const first = !out.some((o) => !o.candidate.open);

@@ -1,3 +1,4 @@
+import { LEARNING } from '@/data/learning';
 import type { Learned } from '../learn';
 import { touchWorth } from '../learn/worth';
 import type { TodayRow } from './today';
@@ -7,9 +8,6 @@ export interface WorthRow {
   /** 0 to 1. */
   worth: number;
 }
-
-/** Below this a touch tells nothing worth a smudge. */
-const LEAST_WORTH = 0.25;
 
 /**
  * Films that are most worth a touch now, best first: those that may or may not be touch-dry, and share most of
@@ -21,6 +19,6 @@ export const worthATouch = (rows: TodayRow[], learned: Learned | null, nowMs: nu
       const { top } = row;
       if (!top?.clock || top.times.kind !== 'oil' || top.state === 'open') return [];
       const worth = touchWorth(learned, top.features, top.times, top.clock.doseAt(nowMs));
-      return worth >= LEAST_WORTH ? [{ row, worth }] : [];
+      return worth >= LEARNING.leastWorth ? [{ row, worth }] : [];
     })
     .sort((a, b) => b.worth - a.worth);

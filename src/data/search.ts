@@ -1,0 +1,57 @@
+import type { ConstantRow } from './constants';
+import { lowRow, valuesOf } from './rows';
+
+/**
+ * The search for a plan: which moves it makes, how often, and how hot. None of these changes what a plan is worth, only
+ * how soon a good one is found; each was tried against the optimum of a general solver (npm run bench).
+ */
+const TRIED = 'tried against the optimum of a general solver; npm run bench';
+const tried = (value: number, unit: string): ConstantRow => lowRow(value, unit, TRIED);
+
+export const SEARCH_ROWS = {
+  /** Rounds from hot to cold of a small problem. */
+  cycle: tried(2000, 'rounds'),
+  /** Up to this many works a problem is small: cheap enough to be heated anew some times. */
+  smallWorks: tried(20, 'works'),
+  smallCycles: tried(3, 'cycles'),
+  fewestRounds: tried(3500, 'rounds'),
+  mostRounds: tried(6000, 'rounds'),
+  roundsTimesWorks: tried(300_000, 'rounds times works'),
+  /** Days given to a painting without a date, where it competes with dated ones. */
+  undatedDays: tried(400, 'd'),
+  /** Up to this many works the whole plan is now and then built anew. */
+  wholeWorks: tried(40, 'works'),
+  /** From this many works on, moving single works is too dear to do to the end. */
+  largeWorks: tried(300, 'works'),
+  largePolish: tried(400, 'moves'),
+  exchanges: tried(200, 'moves a round'),
+  /** Of large problems one round in so many tears down and builds; the others exchange. */
+  ruinEvery: tried(4, 'rounds'),
+  /** How much dearer a plan may become at the start: of a large one, and of a small one as share of its cost. */
+  warmLarge: tried(1, 'days late'),
+  warmLeast: tried(2, 'days late'),
+  warmShare: tried(0.01, 'share of the cost'),
+  warmMostCost: tried(1e4, 'days late'),
+  /** How often each kind of part is torn down: all; a work or two; a session; else a painting or two. */
+  ruinWhole: tried(0.2, 'chance'),
+  ruinWorks: tried(0.4, 'chance, cumulated'),
+  ruinSession: tried(0.65, 'chance, cumulated'),
+  ruinPaintingWhole: tried(0.8, 'chance, cumulated'),
+  ruinPaintingWork: tried(0.5, 'chance'),
+  ruinMostWorks: tried(150, 'works of a session'),
+  /** A window that is not used stays shut for the round. */
+  shutEmpty: tried(0.3, 'chance'),
+  /** How the torn part is built again: paintings in a random order; no joining; no waiting for a medium; no skipping. */
+  rankPaintings: tried(0.5, 'chance'),
+  joinNever: tried(0.3, 'chance'),
+  passMediumNever: tried(0.6, 'chance'),
+  skipNever: tried(0.6, 'chance'),
+  skipMost: tried(0.4, 'chance'),
+  keepShut: tried(0.5, 'chance'),
+  /** The painter, or the page, is asked every so many rounds whether to stop. */
+  askEvery: tried(16, 'rounds'),
+} as const satisfies Record<string, ConstantRow>;
+
+export const SEARCH = valuesOf(SEARCH_ROWS);
+/** How far urgencies are shaken before the torn part is built again, days; each as likely. */
+export const SEARCH_NOISE_DAYS = [0, 1, 4, 20] as const;
