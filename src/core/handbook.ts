@@ -34,6 +34,7 @@ export interface Handbook {
   revised: boolean;
 }
 
+/** A row of the pigment table as the calculation uses it. */
 export const toPigment = (row: PigmentRow): Pigment => ({
   key: row.key,
   ci: row.ci,

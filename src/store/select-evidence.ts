@@ -4,23 +4,20 @@ import type { FilmEvidence } from '@/core/learn';
 import { withForgotten } from '@/core/learn/forget';
 import type { AssessOptions, Painting } from '@/core/painting';
 import { evidenceOf } from '@/core/painting/evidence';
+import { rememberLast } from '@/core/remember';
 import { selectAir, selectPaintings } from './select';
 import type { State } from './store';
 
 type Air = Pick<AssessOptions, 'climate' | 'air'>;
 
 /** Evidence of a painting, gathered again only when the painting or the air has changed. */
-const gathered = new WeakMap<Painting, { air: Air; evidence: FilmEvidence[] }>();
-
-function evidenceFrom(painting: Painting, air: Air): FilmEvidence[] {
-  const known = gathered.get(painting);
-  if (known && known.air.air === air.air && known.air.climate === air.climate)
-    return known.evidence;
+const evidenceFrom = rememberLast(
+  'evidence',
   // Evidence looks back: the present only stands for "no test is later".
-  const evidence = evidenceOf(painting, { handbook: STUDIO_HANDBOOK, nowMs: Infinity, ...air });
-  gathered.set(painting, { air, evidence });
-  return evidence;
-}
+  (painting: Painting, air: Air): FilmEvidence[] =>
+    evidenceOf(painting, { handbook: STUDIO_HANDBOOK, nowMs: Infinity, ...air }),
+  (a, b) => a.air === b.air && a.climate === b.climate,
+);
 
 /** What the touch tests of all paintings say, each with the air it was made in. */
 export const selectEvidence = createSelector(

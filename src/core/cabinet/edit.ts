@@ -13,15 +13,19 @@ const put = <T extends { id: string }>(list: T[], item: T): T[] =>
     ? list.map((x) => (x.id === item.id ? item : x))
     : [...list, item];
 
+/** The cabinet with a paint in it: in place of the one with its id, else as a new one. */
 export const putPaint = (cabinet: Cabinet, paint: CabinetPaint): Cabinet =>
   changed(cabinet, { paints: put(cabinet.paints, paint) });
 
+/** The same with several paints, as one change. */
 export const putPaints = (cabinet: Cabinet, paints: CabinetPaint[]): Cabinet =>
   changed(cabinet, { paints: paints.reduce(put, cabinet.paints) });
 
+/** The cabinet with a medium in it: in place of the one with its id, else as a new one. */
 export const putMedium = (cabinet: Cabinet, medium: CabinetMedium): Cabinet =>
   changed(cabinet, { mediums: put(cabinet.mediums, medium) });
 
+/** The same with several mediums, as one change. */
 export const putMediums = (cabinet: Cabinet, mediums: CabinetMedium[]): Cabinet =>
   changed(cabinet, { mediums: mediums.reduce(put, cabinet.mediums) });
 

@@ -25,6 +25,7 @@ export const asTube = ({
 
 const BY_KEY: ReadonlyMap<string, PigmentRow> = new Map(PIGMENT_ROWS.map((r) => [r.key, r]));
 
+/** The row of a pigment in the table; undefined where the table has none of this key. */
 export const pigmentRow = (key: string): PigmentRow | undefined => BY_KEY.get(key);
 
 /** "PW6 + PB29": the Colour Index names of a paint. */

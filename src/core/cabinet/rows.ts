@@ -35,6 +35,7 @@ export type Row = Partial<Record<string, string>>;
 const tidy = (value: number): string => String(Number(value.toFixed(4)));
 const orEmpty = (value: number | null): string => (value === null ? '' : tidy(value));
 
+/** A paint as a row of the CSV file: text by column, shares in per cent, amounts in ml. */
 export const rowOfPaint = (paint: CabinetPaint): Record<Column, string> => ({
   id: paint.id,
   name: paint.name,

@@ -25,6 +25,7 @@ export const dayNightSchema = z.object({
 });
 export type DayNight = z.infer<typeof dayNightSchema>;
 
+/** The day of a stated climate: every hour alike, and nothing that strays. */
 export const constantDay = (climate: Climate): DayPattern => ({
   temperatureC: Array<number>(HOURS_PER_DAY).fill(climate.temperatureC),
   relativeHumidityPct: Array<number>(HOURS_PER_DAY).fill(climate.relativeHumidityPct),

@@ -43,6 +43,7 @@ export const climateMonthSchema = z.object({
 });
 export type ClimateMonth = z.infer<typeof climateMonthSchema>;
 
+/** The document a reading belongs to, "2026-02", by UTC. @param hour hours since 1970 */
 export const monthOf = (hour: number): string =>
   new Date(hour * HOUR_MS).toISOString().slice(0, 'YYYY-MM'.length);
 

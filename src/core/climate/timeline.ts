@@ -80,6 +80,7 @@ function lastAtMost(sums: Float64Array, value: number): number {
   return low;
 }
 
+/** The air hour by hour, and the drying it has done since any hour: what clocks of films are made from. */
 export function timelineOf({
   constants,
   light,

@@ -158,6 +158,10 @@ export interface PaintSpeed {
   cloveFactor: number;
 }
 
+/**
+ * How fast the paint of a film dries, before thickness and climate: factor on the touch-dry time of the reference
+ * film, and what is known of its oil.
+ */
 export function paintSpeed(handbook: Handbook, film: Constituents): PaintSpeed {
   const base = baseDays(handbook, film);
   const fAlkyd = alkydFactor(handbook, film, base);

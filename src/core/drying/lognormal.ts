@@ -3,6 +3,7 @@ import erfcinv from '@stdlib/math-base-special-erfcinv';
 
 /** Standard normal quantile and distribution function, by the complementary error function. */
 const normalQuantile = (p: number): number => -Math.SQRT2 * erfcinv(2 * p);
+/** Standard normal distribution function. Source: 1 - erfc(z / sqrt 2) / 2. */
 export const normalCdf = (z: number): number => 0.5 * erfc(-z / Math.SQRT2);
 
 /** The chances that windows are told by. */

@@ -26,7 +26,7 @@ export const REFERENCE_CLIMATE: Climate = {
 };
 
 const CELSIUS_ZERO_K = 273.15;
-export const kelvin = (temperatureC: number): number => temperatureC + CELSIUS_ZERO_K;
+const kelvin = (temperatureC: number): number => temperatureC + CELSIUS_ZERO_K;
 /** Temperature within the range the model holds for. */
 export const clampTemperatureC = (constants: Constants, temperatureC: number): number =>
   Math.min(constants.temperatureMaxC, Math.max(constants.temperatureMinC, temperatureC));

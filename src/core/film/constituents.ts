@@ -87,6 +87,7 @@ export const NOTHING: Readonly<Constituents> = blank();
 
 export type Volumes = Partial<Record<string, number>>;
 
+/** Sum of volumes, in their unit. */
 export const sum = (volumes: Volumes): number => {
   let total = 0;
   for (const key in volumes) total += volumes[key] ?? 0;
@@ -153,8 +154,10 @@ export function scaleConstituents(a: Constituents, factor: number): Constituents
   return out;
 }
 
+/** Volume of drying oil, of the tubes and added. */
 export const dryingOilVolume = (c: Constituents): number => sum(c.tubeOil) + sum(c.addedOil);
 
+/** Volume of everything that binds: oils, alkyd, acrylic, resin, wax, balsam. */
 export const binderVolume = (c: Constituents): number =>
   dryingOilVolume(c) + c.alkydTube + c.alkydMedium + c.resin + c.wax + c.acrylic;
 
@@ -168,6 +171,7 @@ const DUST_PER_UM = 1e6;
 export const thicknessOf = (film: Constituents): number =>
   Math.round(dryVolume(film) * DUST_PER_UM) / DUST_PER_UM;
 
+/** Whether it is bound by acrylic: then no rule of fat over lean speaks of it. */
 export const isAcrylic = (c: Constituents): boolean => c.acrylic > 0;
 
 /** Whether paint above is judged against what lies under this film. */

@@ -172,6 +172,7 @@ export function pigmentMass(handbook: Handbook, c: Constituents): number {
   return mass;
 }
 
+/** Mass of the binders that came with the tubes, g for constituents in ml. */
 export const tubeBinderMass = (c: Constituents): number => {
   let mass = c.alkydTube * BINDERS.alkyd.densityGPerMl + c.acrylic * BINDERS.acrylic.densityGPerMl;
   for (const key in c.tubeOil)

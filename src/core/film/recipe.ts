@@ -104,6 +104,7 @@ const VOLATILE = (ingredient: MediumPart['ingredient']): boolean => {
   return kind === 'solvent' || kind === 'drier' || kind === 'retarder';
 };
 
+/** What a tube of a mix is ground in. */
 export const binderOfPart = (part: TubePart) => ('own' in part ? part.own.binder : part.binder);
 
 export const recipeSchema = z

@@ -2,6 +2,7 @@ import { EXTENDER_KEY } from '@/data/extender';
 import { BINDERS, type BinderKey } from '@/data/binders';
 import { pigmentOf, type Handbook, type Pigment } from '../handbook';
 import type { OwnTube } from './recipe';
+import { remember } from '../remember';
 
 /** What a tube of paint is made of, as the calculation needs it. Volumes per volume of tube paint. */
 export interface TubePaint {
@@ -64,15 +65,15 @@ function ownPaint(handbook: Handbook, own: OwnTube): TubePaint {
   };
 }
 
+/** Names a tube of the table: pigment and binder. */
 export const tubeKey = (pigment: string, binder: BinderKey): string => `${pigment}|${binder}`;
 
 /** Tubes of the table are the same for every recipe of a handbook. */
-const tableTubes = new WeakMap<Handbook, Map<string, TubePaint>>();
+const tableTubes = remember('table tubes', (_handbook: Handbook) => new Map<string, TubePaint>());
 
 function tablePaint(handbook: Handbook, pigmentKey: string, binder: BinderKey): TubePaint {
   const key = tubeKey(pigmentKey, binder);
-  let known = tableTubes.get(handbook);
-  if (!known) tableTubes.set(handbook, (known = new Map()));
+  const known = tableTubes(handbook);
   const paint = known.get(key) ?? readTable(handbook, pigmentKey, binder);
   known.set(key, paint);
   return paint;

@@ -56,6 +56,7 @@ export const readPainting = (raw: unknown): Painting =>
     'The painting',
   );
 
+/** Settings of any known edition. Throws a CoreError that says what is wrong, or `document-too-new`. */
 export const readStudio = (raw: unknown): Studio =>
   parse(
     studioSchema,
@@ -63,15 +64,22 @@ export const readStudio = (raw: unknown): Studio =>
     'The studio',
   );
 
+/** A session of any known edition. Throws a CoreError that says what is wrong, or `document-too-new`. */
 export const readSession = (raw: unknown): Session =>
   parse(sessionSchema, migrate(raw, SESSION_SCHEMA_VERSION, {}, 'The session'), 'The session');
 
+/**
+ * What was said of the weeks to come, of any known edition. Throws a CoreError that says what is wrong, or
+ * `document-too-new`.
+ */
 export const readPlanRecord = (raw: unknown): PlanRecord =>
   parse(planRecordSchema, migrate(raw, PLAN_RECORD_VERSION, {}, 'The plan'), 'The plan');
 
+/** A month of readings of any known edition. Throws a CoreError that says what is wrong, or `document-too-new`. */
 export const readClimateMonth = (raw: unknown): ClimateMonth =>
   parse(climateMonthSchema, migrate(raw, CLIMATE_MONTH_VERSION, {}, 'The climate'), 'The climate');
 
+/** A cabinet of any known edition. Throws a CoreError that says what is wrong, or `document-too-new`. */
 export const readCabinet = (raw: unknown): Cabinet =>
   parse(
     cabinetSchema,

@@ -67,6 +67,7 @@ const envelopeSchema = z.object({
   plan: z.unknown(),
 });
 
+/** An export file of this edition; what is not given is not in it. */
 export const exportFile = (
   kind: ExportFile['kind'],
   paintings: Painting[],

@@ -97,6 +97,7 @@ export const paintingOf = (input: StackInput): Painting => ({
   ),
 });
 
+/** With what a stack given to a verb is judged: the studio's tables, its climate, its present. */
 export const optionsOf = (input: StackInput): AssessOptions => ({
   handbook: STUDIO_HANDBOOK,
   climate: input.climate,

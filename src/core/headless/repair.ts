@@ -34,6 +34,7 @@ function coatPaintMl({ painting, coatId: id }: RepairRequest): number | null {
     .paintMl;
 }
 
+/** Repairs as a verb tells them: figures rounded for reading, days for moments. */
 export function toldRepairs(
   request: RepairRequest,
   options: AssessOptions,

@@ -15,6 +15,7 @@ export interface Drift {
 /** More stretches than this are not told apart: a year of three weeks each. */
 const MOST_STRETCHES = 16;
 
+/** The stretches of time over which the studio may have changed its pace, and which of them each film falls into. */
 export function driftOf(evidence: Pick<FilmEvidence, 'laidAtMs'>[]): Drift {
   const times = evidence.map((e) => e.laidAtMs);
   const fromMs = times.length === 0 ? 0 : Math.min(...times);

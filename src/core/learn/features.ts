@@ -11,6 +11,7 @@ export type Features = Record<string, number>;
 /** Factors with names of their own; paints and mediums add theirs as `paint:KEY`, `medium:KEY`. */
 export const STUDIO_FACTOR = 'studio';
 export const NEAT = 'medium:none';
+/** The factor by which a paint is told apart. @param tube tubeKey of the table, or own:id */
 export const paintFactor = (tube: string): string => `paint:${tube}`;
 
 const PRIOR_SD: Record<string, number> = {

@@ -17,7 +17,7 @@ export interface Fit {
 export const siteSd = (site: Site, coatSd: number): number =>
   Math.sqrt((site.stage === 'touch' ? coatSd ** 2 : 0) + site.extra);
 
-export const siteMean = (site: Site, theta: Float64Array): number => {
+const siteMean = (site: Site, theta: Float64Array): number => {
   let eta = site.tables;
   for (let k = 0; k < site.factor.length; k++) eta += site.loading[k]! * theta[site.factor[k]!]!;
   return eta;

@@ -3,6 +3,7 @@ import type { DryingTimes, LogNormal } from '../drying';
 import { scaled } from '../drying/lognormal';
 import { priorSd, priorVariance, throughFeatures, type Features } from './features';
 import { driftFeatures, leftOver, type Drift } from './drift';
+import { remember } from '../remember';
 
 /** What touch tests have taught, as plain data: enough to forecast any film. */
 export interface Learned {
@@ -21,14 +22,10 @@ export interface Learned {
 }
 
 /** Places of the factors, found once per posterior. */
-const places = new WeakMap<Learned, Map<string, number>>();
-function placesOf(learned: Learned): Map<string, number> {
-  const known = places.get(learned);
-  if (known) return known;
-  const map = new Map(learned.factors.map((f, i) => [f, i]));
-  places.set(learned, map);
-  return map;
-}
+const placesOf = remember(
+  'places of factors',
+  (learned: Learned) => new Map(learned.factors.map((f, i) => [f, i])),
+);
 
 /** Mean and variance of what the factors of a film say, ln d. A factor nobody has tested keeps its prior. */
 export function factorsSay(

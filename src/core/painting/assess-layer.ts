@@ -18,8 +18,8 @@ import {
 } from '../film';
 import { featuresOf, learnedTimes, type Features } from '../learn';
 import type { Context } from './context';
-import type { Layer } from './layer';
-import { coverOf, GROUND_COVER, pairOf } from './pair';
+import type { Layer, PlacedFilm } from './layer';
+import { coverOf, GROUND_COVER } from './pair';
 import type { Film } from './reduce';
 
 const NO_WINDOWS = 'planned';
@@ -30,6 +30,7 @@ export const evidenceIdOf = (film: Film): string => `${film.key}@${film.laidAtMs
 const kindOf = (film: Constituents): DryingTimes['kind'] =>
   film.material !== null ? 'other' : isAcrylic(film) ? 'acrylic' : 'oil';
 
+/** The clock by which a film dries from when it was laid: of the air that was, and the air to come. */
 export const clockOf = (
   { air }: Context,
   asLaid: Constituents,
@@ -91,13 +92,13 @@ function featuresFor(
   return featuresOf(handbook.constants, asLaid, thicknessOf(asLaid), under, until);
 }
 
-/** A film in its place: figures, state, windows, and the verdict of every school on it. Rules speak later. */
-export function layerOf(
+/** First stage: a film in its place, with its figures, its state and its clock. Schools and rules speak in the second. */
+export function placeFilm(
   context: Context,
   film: Film,
   below: Layer[],
   coveredAtMs: number | null,
-): Layer {
+): PlacedFilm {
   const { handbook, nowMs } = context;
   const lower = below.at(-1);
   // A couch planned with the paint that goes into it is one film: it waits as the couch does.
@@ -132,9 +133,7 @@ export function layerOf(
           addedOilRatio: context.compositionOf(asLaid).addedOilRatio,
         };
   const thicknessUm = thicknessOf(own);
-  let features: Features | null = null;
-  let windows: DryingWindows | typeof NO_WINDOWS | null = null;
-  const layer: Layer = {
+  return {
     film,
     planned: film.planned,
     onto,
@@ -150,29 +149,39 @@ export function layerOf(
       acrylic: isAcrylic(kept),
       material: kept.material,
     },
-    /** Worked out when somebody looks: most films of a picture are long dry and never asked. */
+    state: clock ? dryState(handbook.constants, times, clock.doseAt(nowMs)) : 'planned',
+    clock,
+    evidenceId,
+    coveredAtMs,
+    cover,
+    featuresOf: () => featuresFor(context, asLaid, under, film.laidAtMs ?? nowMs, times, clock),
+  };
+}
+
+/**
+ * Second stage: a film in its place with what the schools and the rules say to it. Its windows and what it shares with
+ * others are worked out when somebody looks: most films of a picture are long dry and never asked.
+ */
+export function judgedLayer(
+  { handbook }: Context,
+  placed: PlacedFilm,
+  pair: Layer['pair'],
+  findings: Layer['findings'],
+): Layer {
+  const { clock, times } = placed;
+  let features: Features | null = null;
+  let windows: DryingWindows | typeof NO_WINDOWS | null = null;
+  return {
+    ...placed,
+    pair,
+    findings,
     get windows() {
       windows ??= clock ? dryingWindows(handbook.constants, times, clock) : NO_WINDOWS;
       return windows === NO_WINDOWS ? null : windows;
     },
-    state: clock ? dryState(handbook.constants, times, clock.doseAt(nowMs)) : 'planned',
-    clock,
     get features() {
-      features ??= featuresFor(context, asLaid, under, film.laidAtMs ?? nowMs, times, clock);
+      features ??= placed.featuresOf();
       return features;
     },
-    evidenceId,
-    coveredAtMs,
-    findings: [],
-    pair: null,
-    cover,
   };
-  layer.pair = pairOf(
-    context,
-    context.painting.ground.kind === 'old-painting',
-    below,
-    layer,
-    cover,
-  );
-  return layer;
 }

@@ -1,12 +1,13 @@
 import { belowOnGround, withFilm, type BelowSummary, type Finding, type RuleFilm } from '../rules';
-import { layerOf } from './assess-layer';
+import { judgedLayer, placeFilm } from './assess-layer';
 import { contextOf, type Context } from './context';
-import type { AssessOptions, Layer, PaintingAssessment, SiteStack } from './layer';
+import type { AssessOptions, Layer, PaintingAssessment, PlacedFilm, SiteStack } from './layer';
+import { pairOf } from './pair';
 import { filmsOf, type Stack } from './reduce';
 import type { Painting } from './schema';
 import { historyAt, historyOf, inTimeOrder, sitesOf, type Site } from './sites';
 
-const ruleFilm = (context: Context, layer: Layer): RuleFilm => ({
+const ruleFilm = (context: Context, layer: PlacedFilm): RuleFilm => ({
   key: layer.film.key,
   name: layer.film.name,
   role: layer.film.role,
@@ -40,13 +41,13 @@ interface Place {
 
 function findingsOf(
   context: Context,
-  { layer, film }: Omit<Placed, 'above'>,
+  { placed, film, pair }: { placed: PlacedFilm; film: RuleFilm; pair: Layer['pair'] },
   lower: Layer | undefined,
   below: BelowSummary,
   { top, large }: Place,
 ): Finding[] {
   const { handbook, climate, painting, nowMs, groundReadyAtMs } = context;
-  const { cover, pair } = layer;
+  const { cover } = placed;
   return context.judge({
     handbook,
     climate,
@@ -61,7 +62,7 @@ function findingsOf(
     lowerTouchRatio: lower ? cover.dose / lower.times.touch.median : Infinity,
     lowerReaches: reaches(context, lower),
     trapIndex: pair?.trapIndex ?? null,
-    atMs: layer.film.laidAtMs ?? nowMs,
+    atMs: placed.film.laidAtMs ?? nowMs,
     top,
     intoOpen: pair?.intoOpen ?? false,
   });
@@ -94,9 +95,12 @@ function placer(context: Context) {
     );
     if (found) return found;
     const below = lower?.above ?? onGround;
-    const layer = layerOf(context, stack.film, layers, place.coveredAtMs);
-    const film = ruleFilm(context, layer);
-    layer.findings = findingsOf(context, { layer, film }, lower?.layer, below, place);
+    const placed = placeFilm(context, stack.film, layers, place.coveredAtMs);
+    const film = ruleFilm(context, placed);
+    const onOldPainting = context.painting.ground.kind === 'old-painting';
+    const pair = pairOf(context, onOldPainting, layers, placed, placed.cover);
+    const findings = findingsOf(context, { placed, film, pair }, lower?.layer, below, place);
+    const layer = judgedLayer(context, placed, pair, findings);
     const made: Known = { layer, film, above: withFilm(below, film, context.handbook), ...place };
     known.set(stack, [...entries, made]);
     return made;

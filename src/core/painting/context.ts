@@ -3,6 +3,7 @@ import { composition, filmOfRecipe, type Composition, type Constituents } from '
 import type { Handbook } from '../handbook';
 import { judgeSite, traitsOf, type Traits } from '../rules';
 import { groundFilm, groundReadyAtMs, surfaceOf } from './ground';
+import { remember } from '../remember';
 import type { AssessOptions } from './layer';
 import { stackBuilder, type StackBuilder } from './reduce';
 import type { Coat, Painting } from './schema';
@@ -17,17 +18,6 @@ export interface Context extends Required<AssessOptions>, Omit<Reckoned, 'filmOf
   coats: Map<string, Coat>;
 }
 
-const memoized = <K extends object, V>(compute: (key: K) => V): ((key: K) => V) => {
-  const cache = new WeakMap<K, V>();
-  return (key) => {
-    const known = cache.get(key);
-    if (known !== undefined) return known;
-    const value = compute(key);
-    cache.set(key, value);
-    return value;
-  };
-};
-
 interface Reckoned {
   filmOf: (recipe: Coat['recipe']) => Constituents;
   stacksOf: (painting: Painting) => StackBuilder;
@@ -40,20 +30,21 @@ interface Reckoned {
  * What follows from a recipe alone is reckoned once as long as the recipe lives: recipes and mixtures are never
  * changed, only replaced, so a painting that is looked at every minute pays for its coats once.
  */
-const reckonedBy = memoized((handbook: Handbook): Reckoned => {
-  const filmOf = memoized((recipe: Coat['recipe']) => filmOfRecipe(handbook, recipe));
+const reckonedBy = remember('reckoned', (handbook: Handbook): Reckoned => {
+  const filmOf = remember('film', (recipe: Coat['recipe']) => filmOfRecipe(handbook, recipe));
   return {
     filmOf,
     // What lies where is a matter of the entries alone: neither the time nor the climate nor any test changes it.
-    stacksOf: memoized((painting: Painting) =>
+    stacksOf: remember('stacks', (painting: Painting) =>
       stackBuilder(handbook, surfaceOf(painting.ground), groundFilm(painting.ground), filmOf),
     ),
-    compositionOf: memoized((c) => composition(handbook, c)),
-    speedOf: memoized((c) => paintSpeed(handbook, c)),
-    traitsOf: memoized(traitsOf),
+    compositionOf: remember('composition', (c: Constituents) => composition(handbook, c)),
+    speedOf: remember('speed', (c: Constituents) => paintSpeed(handbook, c)),
+    traitsOf: remember('traits', traitsOf),
   };
 });
 
+/** What all layers of a painting share while it is judged, worked out once. */
 export function contextOf(
   painting: Painting,
   { handbook, climate, air, learned = null, nowMs, judge = judgeSite }: AssessOptions,

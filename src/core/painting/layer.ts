@@ -34,33 +34,39 @@ export interface PairAssessment {
   bySchool: Record<SchoolKey, SchoolVerdict>;
 }
 
-/** A film with everything that is known of it at one moment. */
-export interface Layer {
-  film: Film;
-  planned: boolean;
-  onto: Onto | null;
+/** A film in its place: what it is, how it dries, what lies below when it goes on. Nothing is judged yet. */
+export interface PlacedFilm {
+  readonly film: Film;
+  readonly planned: boolean;
+  readonly onto: Onto | null;
   /** After ground loss and removals: what the schools judge. */
-  kept: Constituents;
-  composition: Composition;
-  thicknessUm: number;
-  times: DryingTimes;
+  readonly kept: Constituents;
+  readonly composition: Composition;
+  readonly thicknessUm: number;
+  readonly times: DryingTimes;
   /** The same as the schools see it. */
-  judged: JudgedFilm;
-  windows: DryingWindows | null;
+  readonly judged: JudgedFilm;
   /** Its dose over time, as it lies; null while planned. */
-  clock: DryingClock | null;
-  /** What it shares with other films that dry alike. Asked for only where a test is. */
-  features: Features;
+  readonly clock: DryingClock | null;
   /** What the learning calls it. */
-  evidenceId: string;
-  state: DryState | 'planned';
-  coveredAtMs: number | null;
-  /** What the compatibility rules say to it, gravest first. */
-  findings: Finding[];
+  readonly evidenceId: string;
+  readonly state: DryState | 'planned';
+  readonly coveredAtMs: number | null;
+  /** What it shares with other films that dry alike; worked out when a test asks. */
+  readonly featuresOf: () => Features;
   /** The film below at the moment this one goes on. */
-  cover: Cover;
+  readonly cover: Cover;
+}
+
+/** A film with everything that is known of it at one moment. */
+export interface Layer extends PlacedFilm {
+  readonly windows: DryingWindows | null;
+  /** What it shares with other films that dry alike. Asked for only where a test is. */
+  readonly features: Features;
+  /** What the compatibility rules say to it, gravest first. */
+  readonly findings: Finding[];
   /** Null for the lowest film on gesso. */
-  pair: PairAssessment | null;
+  readonly pair: PairAssessment | null;
 }
 
 export interface SiteStack {

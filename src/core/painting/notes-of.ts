@@ -30,6 +30,7 @@ export const settleBother = (
     ),
   });
 
+/** What still bothers, oldest first. */
 export const openBothers = (painting: Painting): Bother[] =>
   (painting.bothers ?? []).filter((b) => b.doneAt === null);
 
@@ -43,6 +44,7 @@ export function gatesOf(painting: Painting): (Gate & { passedAt: string | null }
   }));
 }
 
+/** Note that a gate before a stage was answered yes; answered again, the newer time counts. */
 export const passGate = (
   painting: Painting,
   id: string,
@@ -64,6 +66,7 @@ export interface Rework {
   reworked: number;
 }
 
+/** How much of a passage was taken off or painted over, against what was laid. */
 export const reworkOf = (painting: Painting, passageId: string): Rework => ({
   planned: METHODS[painting.method].coats.length,
   laid: painting.events.filter(

@@ -2,7 +2,7 @@ import { cureFraction, quantileOf } from '../drying';
 import { isThinCouch, judgeByAll, trapIndex, type FilmPair, type JudgedFilm } from '../schools';
 import { isPassedOver } from '../film';
 import type { Context } from './context';
-import type { AssessOptions, Layer, PairAssessment } from './layer';
+import type { AssessOptions, Layer, PairAssessment, PlacedFilm } from './layer';
 import type { Film } from './reduce';
 import type { Onto } from './schema';
 
@@ -66,11 +66,12 @@ function bodyBelow(below: Layer[], handbook: AssessOptions['handbook']): number 
   return i;
 }
 
+/** A film and the one it is judged against, by every school; null where no school has anything to say. */
 export function pairOf(
   context: Context,
   onOldPainting: boolean,
   below: Layer[],
-  upper: Layer,
+  upper: PlacedFilm,
   cover: Cover,
 ): PairAssessment | null {
   const { handbook } = context;

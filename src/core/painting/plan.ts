@@ -69,6 +69,7 @@ export function moveCoat(
   return changed(painting, making, { coats: [...rest.slice(0, to), coat, ...rest.slice(to)] });
 }
 
+/** Judge the painting by another school from now on; what was laid stays as it was. */
 export const followSchool = (
   painting: Painting,
   school: SchoolKey,

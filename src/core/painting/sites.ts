@@ -1,4 +1,5 @@
 import type { Coat, FilmEvent, LaidEvent, Painting, PaintingEvent } from './schema';
+import { remember } from '../remember';
 
 /** One place with one stack of films: a passage without its spots, or one spot of it. */
 export interface Site {
@@ -13,42 +14,33 @@ export interface Site {
 export const sameSpot = (a: string | null, b: string | null): boolean =>
   a === b || (a !== null && b !== null && a.trim().toLowerCase() === b.trim().toLowerCase());
 
+/** Names a passage, or a spot of it. */
 export const siteKey = (site: Pick<Site, 'passageId' | 'spotName'>): string =>
   site.spotName === null
     ? site.passageId
     : `${site.passageId}/${site.spotName.trim().toLowerCase()}`;
 
-const ordered = new WeakMap<PaintingEvent[], PaintingEvent[]>();
-
 /** Events in the order they happened; entries of one moment keep the order they were made in. */
-export function inTimeOrder(events: PaintingEvent[]): PaintingEvent[] {
-  const known = ordered.get(events);
-  if (known) return known;
-  const sorted = events
+export const inTimeOrder = remember('time order', (events: PaintingEvent[]): PaintingEvent[] =>
+  events
     .map((event, i) => ({ event, i, ms: Date.parse(event.at) }))
     .sort((a, b) => a.ms - b.ms || a.i - b.i)
-    .map(({ event }) => event);
-  ordered.set(events, sorted);
-  return sorted;
-}
+    .map(({ event }) => event),
+);
 
-/** Which coats lie on which passages; looked up often, so kept beside the entries it was read from. */
-const laidIndex = new WeakMap<PaintingEvent[], Set<string>>();
-
-function laidOn({ events }: Painting): Set<string> {
-  const known = laidIndex.get(events);
-  if (known) return known;
+/** Which coats lie on which passages; looked up often. */
+const laidOn = remember('laid on', (events: PaintingEvent[]): Set<string> => {
   const laid = new Set<string>();
   for (const e of events) {
     if (e.kind === 'laid')
       for (const passageId of e.passageIds) laid.add(`${e.coatId}|${passageId}`);
   }
-  laidIndex.set(events, laid);
   return laid;
-}
+});
 
+/** Whether a coat lies on all of a passage it was planned for. */
 export const isLaid = (painting: Painting, coat: Coat, passageId: string): boolean =>
-  laidOn(painting).has(`${coat.id}|${passageId}`);
+  laidOn(painting.events).has(`${coat.id}|${passageId}`);
 
 /** The passages of a coat on which it has not been laid yet. */
 export const unlaidPassages = (painting: Painting, coat: Coat): string[] =>
@@ -111,5 +103,6 @@ export function historyAt({ events, planned }: PassageHistory, site: Site): Pass
   };
 }
 
+/** What was laid, in the order in which it was laid. */
 export const laidEvents = (painting: Painting): LaidEvent[] =>
   painting.events.filter((e): e is LaidEvent => e.kind === 'laid');

@@ -54,5 +54,6 @@ export const setTestAside = (
     ),
   });
 
+/** What the finger found, in the order of the record. */
 export const touchedEvents = (painting: Painting): TouchedEvent[] =>
   painting.events.filter((e): e is TouchedEvent => e.kind === 'touched');

@@ -49,6 +49,7 @@ export function mondayOf(ms: number, timeZone: string): string {
   return dateIn(addDays(at, -((at.getDay() + 6) % 7)).getTime(), timeZone);
 }
 
+/** The local date so many days later, or earlier: "2026-02-17" and 1 give "2026-02-18". */
 export const nextDay = (day: string, by: number): string =>
   new Date(Date.parse(`${day}T12:00:00Z`) + by * 86_400_000).toISOString().slice(0, 10);
 

@@ -2,6 +2,7 @@ import { slotsOf, type Slots } from './calendar-slots';
 import { checkProblem } from './check';
 import { doseTable, wallTable, type DoseTable } from './dose-table';
 import type { Lag, PlanClockKind, PlanProblem } from './problem';
+import { remember } from '../remember';
 
 /** A wait as numbers: the works are places. `from` is -1 for a film that is laid already. */
 export interface LagN {
@@ -147,19 +148,13 @@ function inOrder(n: number, after: number[][], lags: LagN[][], wets: WetN[][]): 
   return out;
 }
 
-const compiled = new WeakMap<PlanProblem, Compiled>();
-
 /**
  * The problem, checked, with numbers in the place of names; made once for each, since it is asked for by the search and
  * by the odds. Throws CoreError as `checkProblem` does.
  */
-export function compile(problem: PlanProblem): Compiled {
-  const known = compiled.get(problem);
-  if (known) return known;
-  const made = numbered(problem);
-  compiled.set(problem, made);
-  return made;
-}
+export const compile = remember('compiled plan', (problem: PlanProblem): Compiled =>
+  numbered(problem),
+);
 
 function numbered(problem: PlanProblem): Compiled {
   checkProblem(problem);

@@ -8,11 +8,13 @@ export interface DoseTable {
   timeOf(dose: number): number;
 }
 
+/** Table of a film that the air does not change: an hour is an hour. */
 export const wallTable = (nowMs: number): DoseTable => ({
   doseAt: (ms) => (ms - nowMs) / DAY_MS,
   timeOf: (dose) => nowMs + dose * DAY_MS,
 });
 
+/** Clock of waits that the air does not change. */
 export const WALL_CLOCK = (nowMs: number): PlanClock => wallTable(nowMs);
 
 const HOUR_MS = DAY_MS / 24;

@@ -110,6 +110,7 @@ export function keepForecasts(
   });
 }
 
+/** Keep in words what is meant for a week. @param monday its first day, local */
 export const setWeekGoal = (record: PlanRecord, monday: string, goal: string): PlanRecord => {
   const week = record.weeks.find((w) => w.id === monday) ?? { id: monday, goal: '', planned: [] };
   return changedRecord(record, {

@@ -51,6 +51,7 @@ export interface DrawnFilms {
   draw(): void;
 }
 
+/** The films of a problem with what chance draws for each, laid out for the play. */
 export function drawnFilms(problem: PlanProblem, fill: ReturnType<typeof placesOf>): DrawnFilms {
   const { loadings, touchOf, throughOf } = columnsOf(problem);
   const asked = askedThrough(problem);

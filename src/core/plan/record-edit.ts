@@ -12,6 +12,7 @@ export function pinWorks(record: PlanRecord, places: Record<string, number>): Pl
   });
 }
 
+/** Let works move again that were put at a moment. */
 export const unpinWorks = (record: PlanRecord, ids: string[]): PlanRecord =>
   changedRecord(record, { pins: record.pins.filter((p) => !ids.includes(p.id)) });
 
@@ -27,6 +28,7 @@ export function waitUntil(record: PlanRecord, ids: string[], untilMs: number): P
   });
 }
 
+/** Let works be begun again that were to wait until a moment. */
 export const letGo = (record: PlanRecord, ids: string[]): PlanRecord =>
   changedRecord(record, { waits: record.waits.filter((w) => !ids.includes(w.id)) });
 

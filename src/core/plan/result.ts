@@ -121,7 +121,7 @@ function impossibleOf(state: PlanState): Impossible[] {
 const neverBefore = (of: Compiled, i: number): boolean =>
   (of.problem.works[i]!.notBeforeMs ?? 0) >= of.horizonMs;
 
-export function planOf(
+function planOf(
   state: PlanState,
   weights: PlanWeights,
   found: { firstCost: number; rounds: number; stopped: boolean },

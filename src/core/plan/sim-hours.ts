@@ -44,6 +44,7 @@ const STANDSTILL = 1e-3;
 /** Ticks of the window that means never: room for all works of a plan on top of each other. */
 const ENDLESS = 1 << 28;
 
+/** The hours for work as the play of chances sees them: moments as whole numbers, doses of the air at each. */
 export function simHours(problem: PlanProblem, { slots, tableFor }: Compiled): SimHours {
   const count = slots.first.length;
   if (count >= MOST_WINDOWS)

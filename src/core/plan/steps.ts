@@ -22,16 +22,20 @@ export type Pace = Record<CoatRole, number>;
 
 /** Coats in which an edge is made as it is meant to be: the modelling, not what is below or over it. */
 const EDGE_ROLES: ReadonlySet<CoatRole> = new Set(['overpainting', 'detail']);
+/** Whether a coat makes an edge where two passages meet; a tone or a varnish does not. */
 export const makesEdges = ({ role }: Coat): boolean => EDGE_ROLES.has(role);
 
+/** How a painting is planned; the usual where nobody said. */
 export const planningOf = (painting: Painting): Planning => painting.planning ?? USUAL_PLANNING;
 
+/** Whether an edge asks that one side be dry before the other is painted. */
 export const needsDrySide = ({ intent }: Edge): boolean =>
   intent === 'crisp' || intent === 'overlapping';
 
 const meets = ({ between: [a, b] }: Edge, x: string, y: string): boolean =>
   (a === x && b === y) || (a === y && b === x);
 
+/** What is meant for the edge of two passages; null where nobody said. */
 export const edgeBetween = (painting: Painting, x: string, y: string): Edge | null =>
   planningOf(painting).edges.find((e) => meets(e, x, y)) ?? null;
 

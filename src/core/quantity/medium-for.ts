@@ -23,6 +23,7 @@ export interface MediumFor {
   cap: 'within' | 'over-quarter' | 'over-third';
 }
 
+/** Where a share of medium stands against the caps of a sound film. */
 export const capOf = (handbook: Handbook, mediumShare: number): MediumFor['cap'] => {
   const { mediumShareCaution, mediumShareMax } = handbook.constants;
   if (mediumShare <= mediumShareCaution + 1e-9) return 'within';

@@ -47,6 +47,7 @@ const withThickness = (coat: Coat, thicknessUm: number): Coat => ({
   recipe: { ...coat.recipe, thicknessUm },
 });
 
+/** Lay it thicker, for the school that judges by thickness alone; null where no thickness helps. */
 export function thicker(
   request: RepairRequest,
   coat: Coat,

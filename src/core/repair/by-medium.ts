@@ -6,6 +6,10 @@ import { firstPassing, roundUpParts, smallestPassing } from './solve';
 import { trial } from './trial';
 import type { Repair, RepairRequest } from './types';
 
+/**
+ * The smallest addition of a fat oil that the school passes, rounded up to what a palette knife can measure; null
+ * where none does.
+ */
 export function addOil(
   request: RepairRequest,
   coat: Coat,
@@ -49,6 +53,7 @@ const roundUpShare = (m: number): number =>
 const roundDownShare = (m: number): number =>
   Math.floor(m / REPAIRS.shareStep + 1e-6) * REPAIRS.shareStep;
 
+/** The smallest larger share of its own medium that the school passes and no rule forbids; null where none does. */
 export function moreMedium(
   request: RepairRequest,
   coat: Coat,

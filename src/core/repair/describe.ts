@@ -31,6 +31,7 @@ export interface Before {
   all: Layer[];
 }
 
+/** A changed coat as a repair: what it satisfies, what it costs in drying; null where it does not hold after all. */
 export function describe(
   request: RepairRequest,
   before: Before,
@@ -48,5 +49,6 @@ export function describe(
 
 /** What a school accepts after waiting: over a thin lean stain a refusal becomes a note. */
 const ACCEPTED = new Set(['ok', 'note', 'not-applicable']);
+/** Whether a school finds nothing wrong with any of these layers. */
 export const accepted = (layers: Layer[], school: SchoolKey): boolean =>
   layers.every((l) => ACCEPTED.has(verdictOf(l, school)?.verdict ?? 'ok'));

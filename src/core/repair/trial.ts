@@ -29,6 +29,7 @@ export const soundFilm = (layer: Layer, options: AssessOptions): boolean => {
   );
 };
 
+/** The painting with this coat in place of the one with its id, for a trial: nothing of it is kept. */
 export const withCoat = (painting: Painting, coat: Coat): Painting => ({
   ...painting,
   coats: painting.coats.map((c) => (c.id === coat.id ? coat : c)),
@@ -51,6 +52,7 @@ export function layersOf(painting: Painting, coatId: string, options: AssessOpti
   );
 }
 
+/** Whether a layer passes a school: neither failed nor cautioned. */
 export const passes = (layer: Layer, school: SchoolKey): boolean => {
   const verdict = verdictOf(layer, school)?.verdict;
   return verdict === undefined || verdict === 'ok' || verdict === 'not-applicable';

@@ -4,6 +4,7 @@ import type { KnownFilm, KnownPair, ReasonCode, Verdict } from './types';
 
 export type Judgement = { verdict: Verdict; reason: ReasonCode };
 
+/** A share as words: 0.66 is "66 %". */
 export const percent = (value: number): string => `${Math.round(value * 100)} %`;
 
 const SHARE_TOLERANCE = 1e-6;

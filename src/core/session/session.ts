@@ -25,6 +25,7 @@ const changed = (session: Session, change: Partial<Session>): Session => ({
   revision: session.revision + 1,
 });
 
+/** A session that begins now, with what is meant to be worked in it. */
 export const beginSession = (plan: SessionPlan, making: Making): Session => ({
   schemaVersion: SESSION_SCHEMA_VERSION,
   id: making.newId(),
@@ -50,8 +51,11 @@ export const beginSession = (plan: SessionPlan, making: Making): Session => ({
 const closed = (stretches: Stretch[], at: string): Stretch[] =>
   stretches.map((s) => (s.to === null ? { ...s, to: at } : s));
 
+/** Whether this is being worked on now. */
 export const isRunning = (work: Work): boolean => work.stretches.some((s) => s.to === null);
+/** Whether the session is interrupted now. */
 export const isPaused = (session: Session): boolean => session.pauses.some((p) => p.to === null);
+/** What is being worked on now; null in a pause, or between works. */
 export const runningWork = (session: Session): Work | null => session.works.find(isRunning) ?? null;
 
 const stopAll = (session: Session, at: string): Work[] =>
@@ -134,6 +138,7 @@ export function resume(session: Session, { now }: Now): Session {
   return before ? takeUp(back, before.id, { now }) : back;
 }
 
+/** End it now: what runs is put down, an interruption is over. */
 export function endSession(session: Session, { now }: Now): Session {
   requireOpen(session);
   return changed(session, {
@@ -156,9 +161,11 @@ export function editSession(session: Session, edit: SessionEdit): Session {
   return changed(session, edit);
 }
 
+/** Take a work out of the record, with its time. */
 export const removeWork = (session: Session, workId: string): Session =>
   changed(session, { works: session.works.filter((w) => w.id !== workId) });
 
+/** Note a mix that was put out on the palette now. @param mix its amount in ml; null when nobody measured */
 export const putOut = (
   session: Session,
   mix: { name: string; recipe: Recipe; ml: number | null },
@@ -179,6 +186,7 @@ export const coverPalette = (session: Session, { now }: Now): Session =>
     ),
   });
 
+/** Note that a mix was covered, went, or how much there was. */
 export const changeMix = (
   session: Session,
   mixId: string,
@@ -188,8 +196,10 @@ export const changeMix = (
     palette: session.palette.map((m) => (m.id === mixId ? { ...m, ...change } : m)),
   });
 
+/** Note a photo of the work; the picture itself is kept apart, under its id. */
 export const addPhoto = (session: Session, photo: SessionPhoto): Session =>
   changed(session, { photos: [...session.photos, photo] });
 
+/** Take a photo out of the record; the picture is swept later. */
 export const removePhoto = (session: Session, photoId: string): Session =>
   changed(session, { photos: session.photos.filter((p) => p.id !== photoId) });

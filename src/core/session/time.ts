@@ -10,6 +10,7 @@ const minutesOf = (stretches: Stretch[], nowMs: number): number =>
     0,
   ) / MINUTE_MS;
 
+/** Minutes spent on a work, up to now where it runs. */
 export const workedMinutes = (work: Work, nowMs: number): number =>
   minutesOf(work.stretches, nowMs);
 
@@ -18,6 +19,7 @@ export const sessionMinutes = (session: Session, nowMs: number): number =>
   minutesOf([{ from: session.startedAt, to: session.endedAt }], nowMs) -
   minutesOf(session.pauses, nowMs);
 
+/** Minutes of interruptions, up to now where one lasts. */
 export const pausedMinutes = (session: Session, nowMs: number): number =>
   minutesOf(session.pauses, nowMs);
 
@@ -27,6 +29,7 @@ export interface TimeBox {
   works: { work: Work; worked: number; left: number | null }[];
 }
 
+/** The time box of a session as it stands now; minutes. */
 export const timeBoxOf = (session: Session, nowMs: number): TimeBox => ({
   leftMinutes:
     session.boxMinutes === null ? null : session.boxMinutes - sessionMinutes(session, nowMs),
