@@ -34,6 +34,14 @@ const HANDBOOK_ROWS = {
   groundSeveralCoats: row(3, 'coats', JUDGEMENT, 'low'),
   glueSizeRhMinPct: row(40, '% RH', 'Mecklenburg and co-workers; from memory', 'medium'),
   glueSizeRhMaxPct: row(60, '% RH', 'Mecklenburg and co-workers; from memory', 'medium'),
+  cobaltThickUm: row(150, 'um', 'cobalt skins over what stays soft: ' + JUDGEMENT, 'low'),
+  drierPaleThickUm: row(100, 'um', 'a tint shows in a thick pale film: ' + JUDGEMENT, 'low'),
+  sulfideLeanReducedPvc: row(
+    0.85,
+    'reduced PVC',
+    'lean enough to let sulfide through: ' + JUDGEMENT,
+    'low',
+  ),
   slowOilShare: row(
     0.5,
     'share of the oil',

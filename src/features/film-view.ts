@@ -3,7 +3,6 @@ import {
   nextPlanned,
   stairWidth,
   topLaid,
-  verdictOf,
   type Ground,
   type Layer,
   type Painting,
@@ -11,8 +10,8 @@ import {
   type Support,
 } from '@/core/painting';
 import { MATERIALS, type Material } from '@/data/materials';
-import { stops } from '@/core/rules';
-import { SCHOOLS, type SchoolKey, type Verdict } from '@/core/schools';
+import { SCHOOLS, type SchoolKey } from '@/core/schools';
+import { isBroken } from '@/core/tell';
 import type { FilmState, FilmStep, GroundDrawing } from '@/ui/film/step';
 
 /** Layers and grounds of the core as things to draw. */
@@ -93,14 +92,6 @@ const MATERIAL_COLOUR: Record<Material['family'], string> = {
   wax: '#E2D9BE',
   household: '#C9C6BF',
   dispersion: '#E3DCCC',
-};
-
-const REFUSED: ReadonlySet<Verdict> = new Set(['fail', 'caution']);
-
-/** The chosen school objects, or the film by itself is no good. */
-export const isBroken = (layer: Layer, school: SchoolKey): boolean => {
-  const verdict = verdictOf(layer, school)?.verdict;
-  return (verdict !== undefined && REFUSED.has(verdict)) || layer.findings.some(stops);
 };
 
 export function filmStep(layer: Layer, school: SchoolKey): FilmStep {

@@ -1,3 +1,4 @@
+import { pairNames } from '../tell';
 import { z } from 'zod';
 import { assessPainting, type Layer } from '../painting';
 import {
@@ -22,11 +23,7 @@ const verdictSchema = z.object({
 
 const told = (layer: Layer, school: SchoolKey) => {
   const v = layer.pair!.bySchool[school];
-  const names = {
-    upper: layer.film.name,
-    lower: layer.pair!.againstName,
-    upperPlanned: layer.planned,
-  };
+  const names = pairNames(layer);
   return {
     verdict: v.verdict,
     reason: v.reason,

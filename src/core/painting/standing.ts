@@ -1,3 +1,5 @@
+import type { Constants } from '@/data/constants';
+import { isSunk } from './sunk';
 import type { DryState } from '../drying';
 import { nextPlanned, topLaid, type Layer, type PaintingAssessment } from './layer';
 import { openBothers } from './notes-of';
@@ -34,12 +36,12 @@ const SAME_SITTING_MS = DAY_MS;
 
 /**
  * Where a painting stands when the painter comes back to it. Null when nothing was laid, or the break was short.
- * @param sinking limits from the tables: reduced PVC, and the share of its oil that a ground drank
+ * @param constants of the handbook: from where on a film lies sunk
  */
 export function standingOf(
   { painting, passages }: PaintingAssessment,
   nowMs: number,
-  sinking: { reducedPvc: number; loss: number },
+  constants: Constants,
 ): Standing | null {
   const done = painting.events.filter((e) => e.kind !== 'touched');
   if (done.length === 0) return null;
@@ -60,8 +62,7 @@ export function standingOf(
       lostForBlending: recent && own.state !== 'open',
       sunk:
         own !== null &&
-        ((own.composition.reducedPvc ?? 0) > sinking.reducedPvc ||
-          own.film.lossFraction > sinking.loss),
+        isSunk({ composition: own.composition, lossFraction: own.film.lossFraction }, constants),
       next: painting.coats.find((c) => c.id === nextPlanned(base)?.film.coatIds[0]) ?? null,
     };
   });

@@ -212,10 +212,7 @@ describe('what painters keep beside the film', () => {
 });
 
 describe('back after a break', () => {
-  const limits = {
-    reducedPvc: STUDIO_HANDBOOK.constants.sinkingReducedPvc,
-    loss: STUDIO_HANDBOOK.constants.sinkingLoss,
-  };
+  const limits = STUDIO_HANDBOOK.constants;
   const standing = (p: Painting, nowMs = NOW_MS) =>
     standingOf(assessPainting(p, optionsAt(nowMs)), nowMs, limits);
 

@@ -158,7 +158,7 @@ const cobaltThick = rule({
   confidence: 'medium',
   needs: 'additives',
   speaks: ({ film, handbook }) =>
-    film.traits.cobalt && film.thicknessUm > handbook.constants.veryRichThicknessUm
+    film.traits.cobalt && film.thicknessUm > handbook.constants.cobaltThickUm
       ? { severity: 'caution' }
       : null,
 });
@@ -174,7 +174,7 @@ const drierPaleThick = rule({
   speaks: ({ film, handbook }) =>
     film.traits.colouringDrier &&
     film.traits.pale &&
-    film.thicknessUm > handbook.constants.zincThickUm
+    film.thicknessUm > handbook.constants.drierPaleThickUm
       ? { severity: 'caution' }
       : null,
 });

@@ -198,7 +198,7 @@ const leadWithSulfide = rule({
     const lead = near.some((f) => f.traits.hasLead);
     const sulfide = near.some((f) => f.traits.hasSulfide);
     const lean =
-      (film.composition.reducedPvc ?? 0) > handbook.constants.sinkingReducedPvc ||
+      (film.composition.reducedPvc ?? 0) > handbook.constants.sulfideLeanReducedPvc ||
       film.traits.water > 0;
     return lead && sulfide && lean && (film.traits.hasLead || film.traits.hasSulfide)
       ? { severity: 'note' }

@@ -1,8 +1,6 @@
 import { View } from 'react-native';
 import type { Layer, Painting } from '@/core/painting';
-import { stops } from '@/core/rules';
-import { findingSentence } from '@/core/rules/wording';
-import { SCHOOLS, type Verdict } from '@/core/schools';
+import { SCHOOLS } from '@/core/schools';
 import { Figure, Figures } from '@/features/Figures';
 import { MATERIALS } from '@/data/materials';
 import { FindingNotices } from '@/features/findings/FindingNotices';
@@ -11,8 +9,6 @@ import { Heading, Text } from '@/ui/Text';
 import { duration } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
 import type { CoatEditor, LivePassage } from './useCoatEditor';
-
-const BROKEN: ReadonlySet<Verdict> = new Set(['fail', 'caution']);
 
 /** As many as are read at once. */
 const PROBLEMS_SHOWN = 3;
@@ -96,9 +92,9 @@ function PaintFigures({ live, layer }: { live: CoatEditor['live']; layer: Layer 
 }
 
 function Verdicts({ passages, painting }: { passages: LivePassage[]; painting: Painting }) {
-  const worst = passages.find((p) => p.verdict && BROKEN.has(p.verdict)) ?? passages[0];
+  const worst = passages.find((p) => p.broken) ?? passages[0];
   if (!worst) return null;
-  const broken = worst.verdict !== null && BROKEN.has(worst.verdict);
+  const { broken } = worst;
   return (
     <View style={{ gap: 2 }}>
       <Text
@@ -133,8 +129,7 @@ function figuresWords({ composition: c, kept }: Layer): string {
 /** The same on one line, for the foot of the phone. */
 export function LiveStrip({ editor }: { editor: CoatEditor }) {
   const { layer, passages } = editor.live;
-  const worst = passages.find((p) => p.verdict && BROKEN.has(p.verdict));
-  const refused = editor.live.findings.find(stops);
+  const worst = passages.find((p) => p.broken);
   if (!layer) {
     return (
       <Text strong tone="brick" size="small" numberOfLines={2}>
@@ -147,12 +142,12 @@ export function LiveStrip({ editor }: { editor: CoatEditor }) {
       <Text strong>
         {`${figuresWords(layer)}${editor.live.touchDays ? `dry in ${duration(editor.live.touchDays[0])}` : 'does not dry'}`}
       </Text>
-      <Text size="small" tone={worst || refused ? 'brick' : 'ink2'} numberOfLines={1}>
-        {refused
-          ? `Refused: ${findingSentence(refused)}`
-          : worst
-            ? worst.sentence
-            : 'It holds where it lies.'}
+      <Text size="small" tone={worst ? 'brick' : 'ink2'} numberOfLines={1}>
+        {!worst
+          ? 'It holds where it lies.'
+          : worst.refusal
+            ? `Refused: ${worst.headline}`
+            : worst.sentence}
       </Text>
     </View>
   );

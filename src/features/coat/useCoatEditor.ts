@@ -5,16 +5,14 @@ import {
   coatSchema,
   DEADLINE_QUANTILE,
   isLaid,
-  verdictOf,
   type Coat,
   type Layer,
   type Painting,
   type SiteStack,
 } from '@/core/painting';
 import { addCoat, changeCoat } from '@/core/painting/plan';
-import { figuresSentence, verdictSentence, type Verdict } from '@/core/schools';
+import { gravestByRule, toldLayer, type ToldLayer } from '@/core/tell';
 import { stops, type Finding } from '@/core/rules';
-import { SEVERITIES } from '@/core/rules/severity';
 import type { RuleKey } from '@/core/rules/records';
 import { nowIso } from '@/store/clock';
 import { nanoid } from '@reduxjs/toolkit';
@@ -23,14 +21,11 @@ import { useForm, type Form } from '@/forms';
 import type { MaterialKey } from '@/data/materials';
 import { asMaterial, asPaint, newCoat, paintPartOf, type CoatDraft, type PaintPart } from './draft';
 
-export interface LivePassage {
+export interface LivePassage extends ToldLayer {
   passageId: string;
   name: string;
   layer: Layer;
   stack: SiteStack;
-  verdict: Verdict | null;
-  sentence: string;
-  figures: string;
 }
 
 export interface Live {
@@ -54,19 +49,6 @@ const NOTHING: Live = {
   touchDays: null,
   throughDays: null,
 };
-
-/** Each rule once, the gravest wherever the coat lies. */
-function mergedFindings(lists: Finding[][]): Finding[] {
-  const byRule = new Map<string, Finding>();
-  for (const finding of lists.flat()) {
-    const known = byRule.get(finding.rule);
-    if (!known || SEVERITIES.indexOf(finding.severity) < SEVERITIES.indexOf(known.severity))
-      byRule.set(finding.rule, finding);
-  }
-  return [...byRule.values()].sort(
-    (a, b) => SEVERITIES.indexOf(a.severity) - SEVERITIES.indexOf(b.severity),
-  );
-}
 
 /** The painting as it would be kept, so that figures and verdicts are those of its place. */
 function withDraft(
@@ -108,23 +90,13 @@ function liveOf(
       return stacks.flatMap((stack): LivePassage[] => {
         const layer = stack.layers.find((l) => l.film.coatIds.includes(coat.id));
         if (!layer) return [];
-        const v = verdictOf(layer, painting.school);
-        const names = {
-          lower: layer.pair?.againstName ?? '',
-          upper: layer.film.name,
-          upperPlanned: layer.planned,
-        };
         return [
           {
             passageId: passage.id,
             name: passage.name,
             layer,
             stack,
-            verdict: v?.verdict ?? null,
-            sentence: v
-              ? verdictSentence(v, names)
-              : 'First film here, or one with what it goes into.',
-            figures: v ? figuresSentence(v) : '',
+            ...toldLayer(layer, painting.school),
           },
         ];
       });
@@ -138,7 +110,7 @@ function liveOf(
     layer,
     passages,
     stack: passages[0]!.stack,
-    findings: mergedFindings(passages.map((p) => p.layer.findings)),
+    findings: gravestByRule(passages.flatMap((p) => p.layer.findings)),
     touchDays: daysOf(layer.times.touch, clock, options.nowMs),
     throughDays: daysOf(layer.times.through, clock, options.nowMs),
   };

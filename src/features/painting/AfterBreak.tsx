@@ -44,11 +44,7 @@ export function AfterBreak({
 }) {
   const [away, setAway] = useState(false);
   const sessions = useSessions();
-  const { sinkingReducedPvc, sinkingLoss } = STUDIO_HANDBOOK.constants;
-  const standing = standingOf(assessment, nowMs, {
-    reducedPvc: sinkingReducedPvc,
-    loss: sinkingLoss,
-  });
+  const standing = standingOf(assessment, nowMs, STUDIO_HANDBOOK.constants);
   if (!standing || away) return null;
   const { painting } = assessment;
   const lost = standing.passages.filter((p) => p.lostForBlending).map((p) => p.passage.name);

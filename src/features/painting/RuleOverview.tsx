@@ -4,7 +4,8 @@ import { findingMend, findingSentence, SEVERITY_WORD } from '@/core/rules/wordin
 import { Notice } from '@/ui/Notice';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
-import { ruleNotes, type RuleNote } from './usePaintingView';
+import type { ToldFinding } from '@/core/tell';
+import { ruleNotes } from './usePaintingView';
 
 /** What the compatibility rules say over the whole painting: support, ground and every film. */
 export function RuleOverview({ assessment }: { assessment: PaintingAssessment }) {
@@ -22,7 +23,7 @@ export function RuleOverview({ assessment }: { assessment: PaintingAssessment })
 
 const SHOWN = 3;
 
-function Note({ note: { finding, where } }: { note: RuleNote }) {
+function Note({ note: { finding, where } }: { note: ToldFinding }) {
   const places =
     where.length > SHOWN
       ? `${where.slice(0, SHOWN).join('; ')} and ${where.length - SHOWN} more`

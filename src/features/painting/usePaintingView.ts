@@ -1,19 +1,14 @@
 import {
   nextPlanned,
   topLaid,
-  verdictOf,
-  type Layer,
   type Painting,
   type PaintingAssessment,
   type PassageAssessment,
   type SiteStack,
 } from '@/core/painting';
-import { stops, type Finding } from '@/core/rules';
-import { findingSentence } from '@/core/rules/wording';
-import { SCHOOLS, verdictSentence } from '@/core/schools';
-import { SEVERITIES } from '@/core/rules/severity';
-import type { RuleKey } from '@/core/rules/records';
-import { groundDrawing, isBroken, stackSteps, stackState } from '@/features/film-view';
+import { SCHOOLS } from '@/core/schools';
+import { findingsByRule, isBroken, toldLayer, type ToldFinding } from '@/core/tell';
+import { groundDrawing, stackSteps, stackState } from '@/features/film-view';
 import type { Column } from '@/ui/film/FilmColumns';
 import { about, stretch } from '@/ui/time/words';
 
@@ -43,37 +38,18 @@ export function dueWords(stack: SiteStack, nowMs: number): string {
   return `dry ${stretch(stage.p50, stage.p90, nowMs)}`;
 }
 
-/** The refusal of a rule before the verdict of a school: it is the graver of the two. */
-function troubleSentence(
-  layer: Layer,
-  v: ReturnType<typeof verdictOf>,
-  names: Parameters<typeof verdictSentence>[1],
-): string {
-  const refused = layer.findings.find(stops);
-  if (refused) return findingSentence(refused);
-  return v ? verdictSentence(v, names) : '';
-}
-
 /** The first thing that does not hold in a stack. */
 function troubleIn(passage: PassageAssessment, stack: SiteStack, painting: Painting): Trouble[] {
   return stack.layers
     .filter((layer) => isBroken(layer, painting.school))
-    .map((layer) => {
-      const v = verdictOf(layer, painting.school);
-      const names = {
-        lower: layer.pair?.againstName ?? 'ground',
-        upper: layer.film.name,
-        upperPlanned: layer.planned,
-      };
-      return {
-        passageId: passage.passage.id,
-        passageName: stack.site.spotName
-          ? `${passage.passage.name}, ${stack.site.spotName}`
-          : passage.passage.name,
-        coatName: layer.film.name,
-        sentence: troubleSentence(layer, v, names),
-      };
-    });
+    .map((layer) => ({
+      passageId: passage.passage.id,
+      passageName: stack.site.spotName
+        ? `${passage.passage.name}, ${stack.site.spotName}`
+        : passage.passage.name,
+      coatName: layer.film.name,
+      sentence: toldLayer(layer, painting.school).headline,
+    }));
 }
 
 export function columnsOf({ painting, passages }: PaintingAssessment, nowMs: number): Column[] {
@@ -117,31 +93,19 @@ export function overall(assessment: PaintingAssessment): { words: string; broken
 export const schoolMeasure = (painting: Painting): string => SCHOOLS[painting.school].measureName;
 export { groundDrawing };
 
-/** One rule that speaks somewhere in the painting, and where. */
-export interface RuleNote {
-  finding: Finding;
-  /** "glaze on jars, wall" */
-  where: string[];
-}
-
 /** What the rules say over the whole painting, each rule once, gravest first; what is only to know stays at its film. */
-export function ruleNotes({ passages }: PaintingAssessment): RuleNote[] {
-  const byRule = new Map<RuleKey, RuleNote>();
-  for (const { passage, base, spots } of passages) {
-    for (const layer of [base, ...spots].flatMap((s) => s.layers)) {
-      for (const finding of layer.findings) {
-        if (finding.severity === 'note') continue;
-        const note = byRule.get(finding.rule) ?? { finding, where: [] };
-        const place = `${layer.film.name.toLowerCase()} on ${passage.name}`;
-        if (!note.where.includes(place)) note.where.push(place);
-        if (RANK(finding) < RANK(note.finding)) note.finding = finding;
-        byRule.set(finding.rule, note);
-      }
-    }
-  }
-  return [...byRule.values()].sort((a, b) => RANK(a.finding) - RANK(b.finding));
-}
-
-/** What stands before what was overruled, and the graver before the milder. */
-const RANK = (f: Finding): number =>
-  SEVERITIES.indexOf(f.severity) + (f.overruled === null ? 0 : SEVERITIES.length);
+export const ruleNotes = ({ passages }: PaintingAssessment): ToldFinding[] =>
+  findingsByRule(
+    passages.flatMap(({ passage, base, spots }) =>
+      [base, ...spots].flatMap((stack) =>
+        stack.layers.flatMap((layer) =>
+          layer.findings
+            .filter((finding) => finding.severity !== 'note')
+            .map((finding) => ({
+              finding,
+              where: `${layer.film.name.toLowerCase()} on ${passage.name}`,
+            })),
+        ),
+      ),
+    ),
+  );

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { Layer } from '@/core/painting';
-import { isBroken } from '@/features/film-view';
+import { isBroken } from '@/core/tell';
 import { Action } from '@/ui/Action';
 import { Text } from '@/ui/Text';
 import { duration, shortTime } from '@/ui/time/words';

@@ -14,6 +14,7 @@ import {
 import { overruleCoat } from '@/core/painting/plan';
 import { layCoat } from '@/core/painting/events';
 import { stops, type Finding } from '@/core/rules';
+import { gravestByRule } from '@/core/tell';
 import type { RuleKey } from '@/core/rules/records';
 import { FindingNotices } from '@/features/findings/FindingNotices';
 import { SpotFields } from '@/features/SpotFields';
@@ -46,16 +47,16 @@ interface Refusal {
 }
 
 /** What the rules say to this coat on the passages it is about to go on; what is only to know stays in the section. */
-function findingsFor(passages: PassageAssessment[], coatId: string, chosen: string[]): Finding[] {
-  const byRule = new Map<RuleKey, Finding>();
-  for (const { passage, base } of passages) {
-    if (!chosen.includes(passage.id)) continue;
-    const layer = base.layers.find((l) => l.planned && l.film.coatIds.includes(coatId));
-    for (const f of layer?.findings ?? [])
-      if (f.severity !== 'note' && !byRule.has(f.rule)) byRule.set(f.rule, f);
-  }
-  return [...byRule.values()];
-}
+const findingsFor = (passages: PassageAssessment[], coatId: string, chosen: string[]): Finding[] =>
+  gravestByRule(
+    passages
+      .filter(({ passage }) => chosen.includes(passage.id))
+      .flatMap(
+        ({ base }) =>
+          base.layers.find((l) => l.planned && l.film.coatIds.includes(coatId))?.findings ?? [],
+      )
+      .filter((finding) => finding.severity !== 'note'),
+  );
 
 function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Props) {
   const dispatch = useStoreDispatch();

@@ -9,6 +9,7 @@ import {
   type SchoolVerdict,
   type Verdict,
 } from '@/core/schools';
+import { pairNames } from '@/core/tell';
 import { Action } from '@/ui/Action';
 import { Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
@@ -42,11 +43,7 @@ export function SchoolsTable({ layer, school }: { layer: Layer; school: SchoolKe
   if (!pair || pair.intoOpen) return null;
   if (!open) return <Action title="All schools" onPress={() => setOpen(true)} />;
   const verdicts = SCHOOL_KEYS.map((key) => pair.bySchool[key]);
-  const names = {
-    lower: pair.againstName,
-    upper: layer.film.name,
-    upperPlanned: layer.planned,
-  };
+  const names = pairNames(layer);
   return (
     <View>
       <Text strong style={{ marginBottom: space.xs }}>

@@ -1,3 +1,4 @@
+import { isBroken, objects, pairNames, toldLayer } from '@/core/tell';
 import { useMemo, useState } from 'react';
 import {
   verdictOf,
@@ -16,7 +17,7 @@ import {
   type SchoolKey,
   type Verdict,
 } from '@/core/schools';
-import { isBroken } from '@/features/film-view';
+
 import { useSolved, type Solved } from '@/features/useSolved';
 import { solveRepairs } from '@/workers/client';
 import { useAssessment, useNow, usePainting, useSolverAir } from '@/store/hooks';
@@ -46,23 +47,18 @@ export interface LayerView {
 }
 
 const PASSES: ReadonlySet<Verdict> = new Set(['ok', 'note']);
-const REFUSES: ReadonlySet<Verdict> = new Set(['fail', 'caution']);
 
 /** Schools of the other mind: the chosen one passes and they refuse, or the other way round. */
 function dissentsOf(layer: Layer, school: SchoolKey): Dissent[] {
   const chosen = verdictOf(layer, school);
   if (!chosen || !layer.pair) return [];
-  const names = {
-    lower: layer.pair.againstName,
-    upper: layer.film.name,
-    upperPlanned: layer.planned,
-  };
+  const names = pairNames(layer);
   return SCHOOL_KEYS.filter((key) => key !== school)
     .map((key) => layer.pair!.bySchool[key])
     .filter((v) =>
       PASSES.has(chosen.verdict)
-        ? REFUSES.has(v.verdict)
-        : REFUSES.has(chosen.verdict) && PASSES.has(v.verdict),
+        ? objects(v.verdict)
+        : objects(chosen.verdict) && PASSES.has(v.verdict),
     )
     .map((v) => ({
       school: v.school,
@@ -73,29 +69,13 @@ function dissentsOf(layer: Layer, school: SchoolKey): Dissent[] {
     }));
 }
 
-/** What is said of a layer with nothing to compare it with. */
-function alone(layer: Layer): string {
-  if (layer.pair?.intoOpen)
-    return `It goes into the wet ${layer.pair.againstName.toLowerCase()}: the two become one film.`;
-  if (layer.film.coatIds.length === 0) return 'The ground the first coat lies on.';
-  return 'The first film on the ground: nothing below to compare it with.';
-}
-
 function layerView(painting: Painting, layer: Layer, solved: Solved<Repair[]>): LayerView {
-  const verdict = verdictOf(layer, painting.school);
-  const names = {
-    lower: layer.pair?.againstName ?? '',
-    upper: layer.film.name,
-    upperPlanned: layer.planned,
-  };
-  const late = layer.pair?.missedWet
-    ? ` It was meant to go into the wet; that film is open no longer.`
-    : '';
+  const { sentence, figures, broken } = toldLayer(layer, painting.school);
   return {
     layer,
-    sentence: (verdict ? verdictSentence(verdict, names) : alone(layer)) + late,
-    figures: verdict ? figuresSentence(verdict) : '',
-    broken: isBroken(layer, painting.school),
+    sentence,
+    figures,
+    broken,
     dissents: dissentsOf(layer, painting.school),
     findings: layer.findings,
     repairs: solved.value ?? [],
