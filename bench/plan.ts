@@ -6,10 +6,10 @@ import { createRequire } from 'node:module';
 import { performance } from 'node:perf_hooks';
 import { isMainThread, parentPort, Worker } from 'node:worker_threads';
 import type { Highs } from 'highs';
-import { plan, USUAL_WEIGHTS, type Plan, type PlanProblem } from '../src/core/plan';
-import { compile } from '../src/core/plan/compile';
-import { halfOfDraws, oddsFrom, oddsOf, type HalfOfDraws } from '../src/core/plan/odds';
-import { firstPlan } from '../src/core/plan/search';
+import { plan, USUAL_WEIGHTS, type Plan, type PlanProblem } from '../src/core/schedule';
+import { compile } from '../src/core/schedule/compile';
+import { halfOfDraws, oddsFrom, oddsOf, type HalfOfDraws } from '../src/core/schedule/odds';
+import { firstPlan } from '../src/core/schedule/search';
 import { instance, LARGE, SMALL, type InstanceShape } from '../src/core/testing/plan-instances';
 import { milpOf } from '../src/core/testing/plan-milp';
 

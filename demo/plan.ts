@@ -1,6 +1,10 @@
 import type { Painting } from '../src/core/painting';
-import { USUAL_PLANNING, type Planning } from '../src/core/painting/planning';
-import { NEW_PLAN_RECORD, type PlanForecast, type PlanRecord } from '../src/core/plan/record';
+import { USUAL_DEADLINE, type Deadline } from '../src/core/painting/deadline';
+import {
+  NEW_PLAN_RECORD,
+  type PlanForecast,
+  type PlanRecord,
+} from '../src/core/plan-record/record';
 
 /** Dates, hours and past forecasts of the invented studio. */
 const DAY_MS = 86_400_000;
@@ -18,11 +22,11 @@ export function dated(
   painting: Painting,
   nowMs: number,
   daysAhead: number,
-  over: Partial<Planning>,
+  over: Partial<Deadline>,
 ): Painting {
   return {
     ...painting,
-    planning: { ...USUAL_PLANNING, dueAt: afternoon(nowMs, daysAhead), ...over },
+    planning: { ...USUAL_DEADLINE, dueAt: afternoon(nowMs, daysAhead), ...over },
   };
 }
 

@@ -5,8 +5,8 @@ import { Provider } from 'react-redux';
 import type { z } from 'zod';
 import { cabinetMediumSchema } from '@/core/cabinet';
 import { coatSchema } from '@/core/painting';
-import { planningSchema } from '@/core/painting/planning';
-import { exceptionSchema, workingHoursSchema } from '@/core/plan/hours';
+import { deadlineSchema } from '@/core/painting/deadline';
+import { exceptionSchema, workingHoursSchema } from '@/core/plan-record/hours';
 import { sessionSchema } from '@/core/session';
 import {
   aCabinetMedium,
@@ -103,7 +103,7 @@ const CASES: Case<object>[] = [
   }),
   of({
     name: 'dates',
-    schema: () => planningSchema,
+    schema: () => deadlineSchema,
     documents: aPlanning,
     fields: () => [
       {

@@ -1,7 +1,7 @@
 import type { Cabinet } from '@/core/cabinet/schema';
 import { takeHours, type ClimateHour } from '@/core/climate/readings';
 import type { Making, Painting } from '@/core/painting';
-import type { PlanRecord } from '@/core/plan/record';
+import type { PlanRecord } from '@/core/plan-record/record';
 import type { Session } from '@/core/session/schema';
 import { making } from './clock';
 import { cabinetChanged, cabinetTakenBack } from './cabinet';

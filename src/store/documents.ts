@@ -11,7 +11,7 @@ import {
   type Studio,
 } from '@/core/formats';
 import type { Painting } from '@/core/painting';
-import type { PlanRecord } from '@/core/plan/record';
+import type { PlanRecord } from '@/core/plan-record/record';
 import type { Session } from '@/core/session/schema';
 import type { Unreadable } from './saving';
 

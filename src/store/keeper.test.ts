@@ -16,7 +16,7 @@ import {
   undone,
 } from './actions';
 import { planRecordOf } from './plan';
-import { pinWorks } from '@/core/plan/record-edit';
+import { pinWorks } from '@/core/plan-record/record-edit';
 import { painterChanged } from './paintings';
 import { sessionChanged } from './sessions';
 import { createStore, type Store } from './store';

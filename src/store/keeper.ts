@@ -8,7 +8,7 @@ import {
   type Studio,
 } from '@/core/formats';
 import { mergePaintings } from '@/core/painting';
-import { mergeRecords } from '@/core/plan/record';
+import { mergeRecords } from '@/core/plan-record/record';
 import { mergeSessions } from '@/core/session/merge';
 import { monthLeft, monthsChanged, monthsLoaded } from './climate';
 import { collectionKeeping } from './collection';

@@ -1,5 +1,10 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { mergeRecords, NEW_PLAN_RECORD, PLAN_RECORD_ID, type PlanRecord } from '@/core/plan/record';
+import {
+  mergeRecords,
+  NEW_PLAN_RECORD,
+  PLAN_RECORD_ID,
+  type PlanRecord,
+} from '@/core/plan-record/record';
 
 /** A change the painter made to the plan, and the record before and after. */
 export interface PlanChange {

@@ -1,5 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import type { StudioPlan } from '@/core/plan/studio-plan';
+import type { StudioPlan } from '@/core/schedule/studio-plan';
 
 /** What the worker last made of the plan. Derived; kept only so that it can be shown until the next is there. */
 interface PlannedState {

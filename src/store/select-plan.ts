@@ -1,6 +1,6 @@
 import { createSelector } from '@reduxjs/toolkit';
-import type { PlanRecord } from '@/core/plan/record';
-import type { WhatIf } from '@/core/plan/what-if';
+import type { PlanRecord } from '@/core/plan-record/record';
+import type { WhatIf } from '@/core/schedule/what-if';
 import { paceOf } from '@/core/session/time';
 import { PLAN_ODDS } from '@/data/plan';
 import type { PlanRequest } from '@/workers/plan-protocol';

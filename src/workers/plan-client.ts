@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import type { StudioPlan } from '@/core/plan/studio-plan';
+import type { StudioPlan } from '@/core/schedule/studio-plan';
 import { studioPlanSchema, type PlanRequest } from './plan-protocol';
 import { PLANNER } from './planner';
 import { unpack } from './protocol';

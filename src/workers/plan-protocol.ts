@@ -3,12 +3,12 @@ import { airRecordSchema } from '@/core/climate/record';
 import { climateSchema } from '@/core/drying';
 import { learnedSchema } from '@/core/learn/learned-schema';
 import { coatSchema, COAT_ROLES, paintingSchema, type CoatRole } from '@/core/painting';
-import type { Delays } from '@/core/plan/delays';
-import type { HalfOfDraws } from '@/core/plan/odds';
-import { planRecordSchema } from '@/core/plan/record';
-import type { Plan } from '@/core/plan/result';
-import { whatIfSchema } from '@/core/plan/what-if';
-import type { StudioPlan, StudioPlanInput } from '@/core/plan/studio-plan';
+import type { Delays } from '@/core/schedule/delays';
+import type { HalfOfDraws } from '@/core/schedule/odds';
+import { planRecordSchema } from '@/core/plan-record/record';
+import type { Plan } from '@/core/schedule/result';
+import { whatIfSchema } from '@/core/schedule/what-if';
+import type { StudioPlan, StudioPlanInput } from '@/core/schedule/studio-plan';
 
 /** What goes into the planning worker and comes out of it. Both sides are checked. */
 export const planRequestSchema = z.object({

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { planStudio, studioJob, type Second, type StudioJob } from '@/core/plan/studio-plan';
+import { planStudio, studioJob, type Second, type StudioJob } from '@/core/schedule/studio-plan';
 import { delaysSchema, foundSchema, halfSchema, planRequestSchema } from './plan-protocol';
 import { reply, replyLater, unpack, type Reply } from './protocol';
 

@@ -2,9 +2,9 @@ import { REFERENCE_CLIMATE } from '@/core/drying';
 import { repairsFor } from '@/core/repair';
 import { NOW_MS, optionsAt, stackOf } from '@/core/testing/paintings';
 import { part, recipe, tube } from '@/core/testing/recipes';
-import { NEW_PLAN_RECORD } from '@/core/plan/record';
-import { USUAL_PLANNING } from '@/core/painting/planning';
-import { planStudio } from '@/core/plan/studio-plan';
+import { NEW_PLAN_RECORD } from '@/core/plan-record/record';
+import { USUAL_DEADLINE } from '@/core/painting/deadline';
+import { planStudio } from '@/core/schedule/studio-plan';
 import { USUAL_PACE } from '@/core/today/suggest';
 import { solveRepairs, solveWishes } from './client';
 import { solvePlan } from './plan-client';
@@ -101,7 +101,7 @@ describe('the planning worker', () => {
       quick: false,
       paintings: studio.paintings.map((p) => ({
         ...p,
-        planning: { ...USUAL_PLANNING, dueAt: '2026-06-30T12:00:00.000Z' },
+        planning: { ...USUAL_DEADLINE, dueAt: '2026-06-30T12:00:00.000Z' },
       })),
     };
     const draw = jest.fn(HELPER.draw);

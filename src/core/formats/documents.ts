@@ -6,7 +6,7 @@ import { PAINTING_SCHEMA_VERSION, paintingSchema, type Painting } from '../paint
 import { migrate, type MigrationSteps } from './migrate';
 import { CLIMATE_MONTH_VERSION, climateMonthSchema, type ClimateMonth } from '../climate/readings';
 import { SESSION_SCHEMA_VERSION, sessionSchema, type Session } from '../session/schema';
-import { PLAN_RECORD_VERSION, planRecordSchema, type PlanRecord } from '../plan/record';
+import { PLAN_RECORD_VERSION, planRecordSchema, type PlanRecord } from '../plan-record/record';
 import { STUDIO_SCHEMA_VERSION, studioSchema, type Studio } from './studio';
 
 /**

@@ -3,7 +3,7 @@ import type { Cabinet } from '../cabinet/schema';
 import type { ClimateMonth } from '../climate/readings';
 import { CoreError } from '../errors';
 import type { Painting } from '../painting/schema';
-import type { PlanRecord } from '../plan/record';
+import type { PlanRecord } from '../plan-record/record';
 import type { Session } from '../session/schema';
 import {
   parse,

@@ -3,10 +3,10 @@ import { CLEANING_MINUTES } from '@/data/pace';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { CoreError } from '../errors';
 import { quantileOf } from '../drying';
-import { workWindows } from '../plan/calendar';
-import { exceptionSchema, workingHoursSchema } from '../plan/hours';
-import { wallTable } from '../plan/dose-table';
-import type { Lag, PlanFilm, PlanProblem, PlanWork, WorkWindow } from '../plan';
+import { workWindows } from '../schedule/calendar';
+import { exceptionSchema, workingHoursSchema } from '../plan-record/hours';
+import { wallTable } from '../schedule/dose-table';
+import type { Lag, PlanFilm, PlanProblem, PlanWork, WorkWindow } from '../schedule';
 
 const timestamp = z.iso.datetime({
   error: 'Must be a date and time such as 2026-02-17T10:15:00.000Z.',

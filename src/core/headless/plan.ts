@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { oddsOf } from '../plan/odds';
-import { plan, type Plan } from '../plan';
+import { oddsOf } from '../schedule/odds';
+import { plan, type Plan } from '../schedule';
 import type { DefineVerb } from './define';
 import { planInputSchema, problemOf, type PlanVerbInput } from './plan-input';
 import type { Around } from './verbs';

@@ -3,7 +3,7 @@ import { MATERIALS } from '@/data/materials';
 import type { MediumPart } from '../film';
 import { layCoat } from './events';
 import { coatOf, type Making } from './making';
-import { addCoat } from './plan';
+import { addCoat } from './coats';
 import type { Coat, Painting } from './schema';
 
 /** Corrections that put something on, besides those that take something away (`reduceFilm`). */

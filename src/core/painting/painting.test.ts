@@ -28,7 +28,7 @@ import {
   verdictOf,
   type Painting,
 } from '.';
-import { addCoat, changeCoat, moveCoat, removeCoat } from './plan';
+import { addCoat, changeCoat, moveCoat, removeCoat } from './coats';
 import { layCoat, reduceFilm, withoutEvent } from './events';
 import { startPainting } from './start';
 

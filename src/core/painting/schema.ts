@@ -5,7 +5,7 @@ import { METHOD_KEYS } from '@/data/method-keys';
 import { RULE_KEYS } from '../rules/records';
 import { recipeSchema } from '../film';
 import { SCHOOL_KEYS } from '../schools';
-import { planningSchema } from './planning';
+import { deadlineSchema } from './deadline';
 
 /** A painting as it is kept: what was planned and what was done. What the film is now is derived, never stored. */
 export const PAINTING_SCHEMA_VERSION = 4;
@@ -242,7 +242,7 @@ export const paintingSchema = z
     bothers: z.array(botherSchema).max(500).optional(),
     gates: z.array(gatePassedSchema).max(200).optional(),
     /** When it must be done and how it waits; absent: no date, the usual waits. */
-    planning: planningSchema.optional(),
+    planning: deadlineSchema.optional(),
   })
   .superRefine((painting, ctx) => {
     const issue = (path: (string | number)[], message: string) =>

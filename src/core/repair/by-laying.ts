@@ -1,6 +1,6 @@
 import { REPAIRS } from '@/data/repairs';
 import { assessPainting, type AssessOptions, type Coat, type Layer } from '../painting';
-import { moveCoat } from '../painting/plan';
+import { moveCoat } from '../painting/coats';
 import { SCHOOL_KEYS } from '../schools';
 import { accepted, blank, describe, type Before } from './describe';
 import { firstPassing, smallestPassing } from './solve';

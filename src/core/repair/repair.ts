@@ -1,6 +1,6 @@
 import { REPAIRS } from '@/data/repairs';
 import { verdictOf, type AssessOptions, type Making, type Painting } from '../painting';
-import { changeCoat, moveCoat } from '../painting/plan';
+import { changeCoat, moveCoat } from '../painting/coats';
 import { otherOrder, thicker, thinner, waitThroughDry } from './by-laying';
 import { addOil, leanerBelow, lessMedium, moreMedium } from './by-medium';
 import type { Before } from './describe';

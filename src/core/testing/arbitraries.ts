@@ -19,9 +19,9 @@ import {
   MILESTONES,
   WAIT_CHANCES,
   WAIT_STAGES,
-  type Planning,
-} from '../painting/planning';
-import type { CalendarException, WorkingHours } from '../plan/hours';
+  type Deadline,
+} from '../painting/deadline';
+import type { CalendarException, WorkingHours } from '../plan-record/hours';
 
 /** Arbitrary valid documents: numbers with all their digits, names with commas and accents, every optional field. */
 
@@ -176,7 +176,7 @@ export const aCabinetMedium: fc.Arbitrary<CabinetMedium> = fc.record({
   archived: fc.boolean(),
 });
 
-export const aPlanning: fc.Arbitrary<Planning> = fc.record({
+export const aPlanning: fc.Arbitrary<Deadline> = fc.record({
   dueAt: fc.option(aMoment),
   milestone: fc.constantFrom(...MILESTONES),
   importance: fc.constantFrom(...IMPORTANCES),

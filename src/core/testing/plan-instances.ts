@@ -1,8 +1,8 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { DAY_MS } from '../drying';
-import { WALL_CLOCK } from '../plan/dose-table';
-import type { PlanFilm, PlanProblem, PlanWork, WorkWindow } from '../plan';
+import { WALL_CLOCK } from '../schedule/dose-table';
+import type { PlanFilm, PlanProblem, PlanWork, WorkWindow } from '../schedule';
 
 /** Random problems for tests and the bench; the seed is printed where one fails. */
 export interface InstanceShape {

@@ -2,7 +2,7 @@ import { CLEANING_MINUTES, LEAST_WORK_MINUTES, WORK_PACE, PACE } from '@/data/pa
 import { quantileOf } from '../drying';
 import { PLANNING_QUANTILE } from '../painting/pair';
 import type { Coat, CoatRole } from '../painting/schema';
-import { mediumKey, minutesOf } from '../plan/steps';
+import { mediumKey, minutesOf } from '../schedule/steps';
 import { clusterRows, type TodayCluster, type TodayGroup, type TodayRow } from './today';
 
 export type Pace = Record<CoatRole, number>;

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import type { Coat, Painting } from '@/core/painting';
-import { addCoat, changeCoat } from '@/core/painting/plan';
+import { addCoat, changeCoat } from '@/core/painting/coats';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { FormState } from '@/forms';
 import { changePainting } from '@/store/actions';

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { type Painting } from '@/core/painting';
-import { moveCoat, removeCoat } from '@/core/painting/plan';
+import { moveCoat, removeCoat } from '@/core/painting/coats';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';

@@ -10,7 +10,7 @@ import {
   type Painting,
   type SiteStack,
 } from '@/core/painting';
-import { addCoat, changeCoat } from '@/core/painting/plan';
+import { addCoat, changeCoat } from '@/core/painting/coats';
 import { gravestByRule, toldLayer, type ToldLayer } from '@/core/tell';
 import { stops, type Finding } from '@/core/rules';
 import type { RuleKey } from '@/core/rules/records';

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { CoreError } from '@/core/errors';
 import { type ExportFile } from '@/core/formats';
-import { PLAN_RECORD_ID } from '@/core/plan/record';
+import { PLAN_RECORD_ID } from '@/core/plan-record/record';
 import { exportFile, readExport } from '@/core/formats/export';
 import { useSessions } from '@/features/session/useSession';
 import { conflictsOf, takeIn, type OnConflict } from '@/store/take-in';

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { exportFile } from '@/core/formats/export';
 import type { Painting } from '@/core/painting';
-import { changeParticulars } from '@/core/painting/plan';
+import { changeParticulars } from '@/core/painting/coats';
 import { groundNotes } from '@/core/painting/notes';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { saveExport } from '@/features/keep/files';

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { type Painting } from '@/core/painting';
-import { followSchool } from '@/core/painting/plan';
+import { followSchool } from '@/core/painting/coats';
 import { SCHOOL_KEYS, SCHOOLS } from '@/core/schools';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';

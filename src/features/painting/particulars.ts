@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { paintingSchema, type Painting } from '@/core/painting';
-import type { Particulars } from '@/core/painting/plan';
+import type { Particulars } from '@/core/painting/coats';
 
 export const particularsOf = ({ title, passages, touches }: Particulars): Particulars => ({
   title,

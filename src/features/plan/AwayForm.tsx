@@ -1,6 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { EXCEPTIONS, exceptionSchema, type CalendarException, type Hours } from '@/core/plan/hours';
+import {
+  EXCEPTIONS,
+  exceptionSchema,
+  type CalendarException,
+  type Hours,
+} from '@/core/plan-record/hours';
 import type { FieldIssue } from '@/core/issues';
 import { useForm } from '@/forms';
 import { making, nowMs } from '@/store/clock';

@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import type { StudioPlan, ToldGoal } from '@/core/plan/studio-plan';
+import type { StudioPlan, ToldGoal } from '@/core/schedule/studio-plan';
 import { nowMs } from '@/store/clock';
 import { usePaintings } from '@/store/hooks';
 import { Text } from '@/ui/Text';

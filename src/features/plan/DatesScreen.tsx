@@ -4,15 +4,15 @@ import {
   EDGE_INTENTS,
   IMPORTANCES,
   MILESTONES,
-  planningSchema,
-  USUAL_PLANNING,
+  deadlineSchema,
+  USUAL_DEADLINE,
   WAIT_STAGES,
   type EdgeIntent,
-  type Planning,
-} from '@/core/painting/planning';
+  type Deadline,
+} from '@/core/painting/deadline';
 import type { Painting } from '@/core/painting';
-import { changePlanning } from '@/core/painting/plan';
-import { edgeBetween } from '@/core/plan/steps';
+import { changeDeadline } from '@/core/painting/coats';
+import { edgeBetween } from '@/core/schedule/steps';
 import { useLiveForm, type Form } from '@/forms';
 import { changePainting } from '@/store/actions';
 import { nowMs } from '@/store/clock';
@@ -72,18 +72,18 @@ function Dates({ painting }: { painting: Painting }) {
   const form = useLiveForm(
     {
       key: `dates:${painting.id}`,
-      schema: planningSchema,
-      document: painting.planning ?? USUAL_PLANNING,
+      schema: deadlineSchema,
+      document: painting.planning ?? USUAL_DEADLINE,
     },
     (changed) =>
       dispatch(
         changePainting(painting.id, `Changed the dates of ${painting.title}`, (p, making) =>
-          changePlanning(p, changed, making),
+          changeDeadline(p, changed, making),
         ),
       ),
   );
-  const planning = form.draft as Planning;
-  const set = (change: Partial<Planning>) => form.set((d) => ({ ...d, ...change }));
+  const planning = form.draft as Deadline;
+  const set = (change: Partial<Deadline>) => form.set((d) => ({ ...d, ...change }));
   return (
     <View style={{ gap: space.xl }}>
       <DueDate form={form} />
@@ -105,7 +105,7 @@ function Dates({ painting }: { painting: Painting }) {
           label="How sure"
           options={CHANCES}
           value={String(planning.chance)}
-          onChange={(key) => set({ chance: Number(key) as Planning['chance'] })}
+          onChange={(key) => set({ chance: Number(key) as Deadline['chance'] })}
         />
         <Text size="small" tone="ink2">
           Deadlines are planned at nine chances in ten whatever is chosen here. Varnish waits by its
@@ -123,11 +123,11 @@ function Dates({ painting }: { painting: Painting }) {
 }
 
 interface PartProps {
-  planning: Planning;
-  set: (change: Partial<Planning>) => void;
+  planning: Deadline;
+  set: (change: Partial<Deadline>) => void;
 }
 
-function DueDate({ form }: { form: Form<Planning> }) {
+function DueDate({ form }: { form: Form<Deadline> }) {
   const { dueAt, milestone } = form.draft;
   return (
     <View style={{ gap: space.s }}>

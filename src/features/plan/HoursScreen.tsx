@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { CalendarException } from '@/core/plan/hours';
-import { changedRecord } from '@/core/plan/record';
-import { takeBusy } from '@/core/plan/record-edit';
+import type { CalendarException } from '@/core/plan-record/hours';
+import { changedRecord } from '@/core/plan-record/record';
+import { takeBusy } from '@/core/plan-record/record-edit';
 import { chooseNamedFile } from '@/features/keep/files';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { changePlan } from '@/store/actions';

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { changedRecord } from '@/core/plan/record';
-import type { PlannedSession } from '@/core/plan';
+import { changedRecord } from '@/core/plan-record/record';
+import type { PlannedSession } from '@/core/schedule';
 import { changePlan } from '@/store/actions';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { planRecordOf } from '@/store/plan';

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
-import type { PlannedWork } from '@/core/plan';
-import { makesEdges } from '@/core/plan/steps';
-import { changeCoat } from '@/core/painting/plan';
+import type { PlannedWork } from '@/core/schedule';
+import { makesEdges } from '@/core/schedule/steps';
+import { changeCoat } from '@/core/painting/coats';
 import { WORK_PACE } from '@/data/pace';
 import { useNumberText } from '@/forms';
 import { changePainting } from '@/store/actions';

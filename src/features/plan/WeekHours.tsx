@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
-import { workingHoursSchema, type Hours, type WorkingHours } from '@/core/plan/hours';
-import { changedRecord } from '@/core/plan/record';
+import { workingHoursSchema, type Hours, type WorkingHours } from '@/core/plan-record/hours';
+import { changedRecord } from '@/core/plan-record/record';
 import { useLiveForm, useRowKeys, type Form } from '@/forms';
 import { changePlan } from '@/store/actions';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';

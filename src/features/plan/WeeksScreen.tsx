@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { mondayOf } from '@/core/plan/calendar';
-import { scoreOf, setWeekGoal, weeksOf, type WeekLook } from '@/core/plan/look-back';
+import { mondayOf } from '@/core/schedule/calendar';
+import { scoreOf, setWeekGoal, weeksOf, type WeekLook } from '@/core/plan-record/look-back';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { useSessions } from '@/features/session/useSession';
 import { changePlan } from '@/store/actions';

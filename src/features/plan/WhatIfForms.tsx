@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { StudioPlan } from '@/core/plan/studio-plan';
-import type { WhatIf } from '@/core/plan/what-if';
+import type { StudioPlan } from '@/core/schedule/studio-plan';
+import type { WhatIf } from '@/core/schedule/what-if';
 import { usePaintings, useStoreSelector } from '@/store/hooks';
-import { hoursSchema } from '@/core/plan/hours';
+import { hoursSchema } from '@/core/plan-record/hours';
 import { useForm } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';

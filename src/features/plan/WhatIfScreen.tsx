@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { WhatIf } from '@/core/plan/what-if';
+import type { WhatIf } from '@/core/schedule/what-if';
 import { useStoreSelector } from '@/store/hooks';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { Action } from '@/ui/Action';

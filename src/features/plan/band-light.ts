@@ -1,5 +1,5 @@
 import { format } from 'date-fns/format';
-import { dateIn, daylightOf, momentOf, nextDay } from '@/core/plan/calendar';
+import { dateIn, daylightOf, momentOf, nextDay } from '@/core/schedule/calendar';
 import type { BandDay } from '@/ui/time/WeeksBand';
 import { localZone } from '@/store/select-plan';
 

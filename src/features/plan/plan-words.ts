@@ -1,8 +1,8 @@
 import { format } from 'date-fns/format';
 import { isSameDay } from 'date-fns/isSameDay';
-import type { Impossible } from '@/core/plan';
-import type { DelayRow } from '@/core/plan/delays';
-import type { Held } from '@/core/plan/chain';
+import type { Impossible } from '@/core/schedule';
+import type { DelayRow } from '@/core/schedule/delays';
+import type { Held } from '@/core/schedule/chain';
 import { shortTime } from '@/ui/time/words';
 
 const TWENTY = 20;

@@ -1,4 +1,4 @@
-import { USUAL_PLANNING } from '@/core/painting/planning';
+import { USUAL_DEADLINE } from '@/core/painting/deadline';
 import { newPainting } from '@/core/testing/paintings';
 import { settledIn } from './settled-in';
 import type { PaintingPlanView, PlanView } from './usePlanView';
@@ -37,7 +37,7 @@ const view = (lanes: PaintingPlanView['lanes'], sessionAt = 5): PlanView => ({
   paintings: [
     {
       painting: PAINTING,
-      milestone: USUAL_PLANNING.milestone,
+      milestone: USUAL_DEADLINE.milestone,
       dueMs: null,
       goal: null,
       delays: null,

@@ -2,13 +2,13 @@ import { useDeferredValue, useMemo, useState } from 'react';
 import { constantAir } from '@/core/drying';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import type { Painting, PaintingAssessment } from '@/core/painting';
-import { USUAL_PLANNING, type Milestone } from '@/core/painting/planning';
-import { dateIn, momentOf, nextDay } from '@/core/plan/calendar';
-import type { Delays } from '@/core/plan/delays';
-import { laneOf, type LaneFilm } from '@/core/plan/lanes';
-import type { PlannedSession } from '@/core/plan';
-import type { Step } from '@/core/plan/steps';
-import type { StudioPlan, ToldGoal } from '@/core/plan/studio-plan';
+import { USUAL_DEADLINE, type Milestone } from '@/core/painting/deadline';
+import { dateIn, momentOf, nextDay } from '@/core/schedule/calendar';
+import type { Delays } from '@/core/schedule/delays';
+import { laneOf, type LaneFilm } from '@/core/schedule/lanes';
+import type { PlannedSession } from '@/core/schedule';
+import type { Step } from '@/core/schedule/steps';
+import type { StudioPlan, ToldGoal } from '@/core/schedule/studio-plan';
 import { PLAN_ODDS } from '@/data/plan';
 import { filmStep, groundDrawing } from '@/features/film-view';
 import {
@@ -128,7 +128,7 @@ function paintingView(
   names: Names,
 ): PaintingPlanView {
   const { painting } = assessment;
-  const planning = painting.planning ?? USUAL_PLANNING;
+  const planning = painting.planning ?? USUAL_DEADLINE;
   const works = new Map(plan.works.map((w) => [w.id, w]));
   const planned = new Map(
     plan.plan.sessions.flatMap((s) => s.works.map((w) => [w.id, w] as const)),

@@ -1,15 +1,15 @@
 import { useState } from 'react';
-import type { PlannedSession, PlannedWork } from '@/core/plan';
-import { mondayOf, momentOf, nextDay } from '@/core/plan/calendar';
-import { nearestWindow, neighbourWindow, placesIn } from '@/core/plan/move';
-import { letGo, pinWorks, unpinWorks, waitUntil } from '@/core/plan/record-edit';
+import type { PlannedSession, PlannedWork } from '@/core/schedule';
+import { mondayOf, momentOf, nextDay } from '@/core/schedule/calendar';
+import { nearestWindow, neighbourWindow, placesIn } from '@/core/schedule/move';
+import { letGo, pinWorks, unpinWorks, waitUntil } from '@/core/plan-record/record-edit';
 import { PLAN_ODDS } from '@/data/plan';
 import { changePlan } from '@/store/actions';
 import { useNow, useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { shortTime } from '@/ui/time/words';
 import { localZone } from '@/store/select-plan';
 import { useStepNames } from './usePlanView';
-import type { WorkWindow } from '@/core/plan';
+import type { WorkWindow } from '@/core/schedule';
 
 const SLOT_MS = PLAN_ODDS.slotMinutes * 60_000;
 type Works = Pick<PlannedWork, 'id' | 'startMs' | 'endMs'>[];

@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { StudioPlan } from '@/core/plan/studio-plan';
-import { suppose, type WhatIf } from '@/core/plan/what-if';
-import { changedRecord } from '@/core/plan/record';
+import type { StudioPlan } from '@/core/schedule/studio-plan';
+import { suppose, type WhatIf } from '@/core/schedule/what-if';
+import { changedRecord } from '@/core/plan-record/record';
 import { changePainting, changePlan } from '@/store/actions';
 import { settingsChanged } from '@/store/studio';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';

@@ -11,7 +11,7 @@ import {
   type Painting,
   type PassageAssessment,
 } from '@/core/painting';
-import { overruleCoat } from '@/core/painting/plan';
+import { overruleCoat } from '@/core/painting/coats';
 import { layCoat } from '@/core/painting/events';
 import { stops, type Finding } from '@/core/rules';
 import { gravestByRule } from '@/core/tell';

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { isLaid, type Painting } from '@/core/painting';
-import { overruleCoat } from '@/core/painting/plan';
+import { overruleCoat } from '@/core/painting/coats';
 import { repairSentence } from '@/core/repair';
 import type { RuleKey } from '@/core/rules/records';
 import { FindingNotices } from '@/features/findings/FindingNotices';

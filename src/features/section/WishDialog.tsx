@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { type Painting } from '@/core/painting';
-import { changeCoat } from '@/core/painting/plan';
+import { changeCoat } from '@/core/painting/coats';
 import { wishSentence, type Wish, type WishAnswer } from '@/core/repair';
 import { SCHOOLS } from '@/core/schools';
 import { useSolved } from '@/features/useSolved';

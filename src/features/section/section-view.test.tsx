@@ -4,7 +4,7 @@ import { act, renderHook, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { type Painting } from '@/core/painting';
-import { changeCoat } from '@/core/painting/plan';
+import { changeCoat } from '@/core/painting/coats';
 import { making, stackOf } from '@/core/testing/paintings';
 import { part, recipe, tube } from '@/core/testing/recipes';
 import { addPainting, changePainting } from '@/store/actions';

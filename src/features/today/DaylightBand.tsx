@@ -1,6 +1,6 @@
 import { startOfDay } from 'date-fns/startOfDay';
 import { useMemo } from 'react';
-import { dateIn, daylightOf } from '@/core/plan/calendar';
+import { dateIn, daylightOf } from '@/core/schedule/calendar';
 import { useStoreSelector } from '@/store/hooks';
 import { localZone } from '@/store/select-plan';
 import { LightBand } from '@/ui/time/LightBand';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { StudioPlan } from '@/core/plan/studio-plan';
+import type { StudioPlan } from '@/core/schedule/studio-plan';
 import { studioPlanSchema } from '@/workers/plan-protocol';
 import type { Storage } from '../storage';
 

@@ -1,6 +1,6 @@
-import { keepForecasts } from '@/core/plan/look-back';
-import { changedRecord, type PlanRecord } from '@/core/plan/record';
-import type { StudioPlan } from '@/core/plan/studio-plan';
+import { keepForecasts } from '@/core/plan-record/look-back';
+import { changedRecord, type PlanRecord } from '@/core/plan-record/record';
+import type { StudioPlan } from '@/core/schedule/studio-plan';
 import type { PlanJob } from '@/workers/plan-client';
 import type { PlanRequest } from '@/workers/plan-protocol';
 import { planNoted, planRecordOf } from '../plan';

@@ -3,8 +3,8 @@ import { followedAir, type AirRecord } from '../climate';
 import type { Constants } from '@/data/constants';
 import { constantAir, temperatureFactor, type Climate, type StudioAir } from '../drying';
 import type { Painting } from '../painting/schema';
-import { exceptionSchema, hoursSchema } from './hours';
-import type { PlanRecord } from './record';
+import { exceptionSchema, hoursSchema } from '../plan-record/hours';
+import type { PlanRecord } from '../plan-record/record';
 
 const id = z.string().min(1).max(80);
 

@@ -1,15 +1,15 @@
 import { REFERENCE_CLIMATE } from '../drying';
 import { assessPainting } from '../painting';
 import { layCoat } from '../painting/events';
-import { USUAL_PLANNING, type Planning } from '../painting/planning';
+import { USUAL_DEADLINE, type Deadline } from '../painting/deadline';
 import type { Coat, Painting } from '../painting/schema';
 import { making, NOW, NOW_MS, optionsAt, stackOf } from '../testing/paintings';
 import { part, recipe, tube } from '../testing/recipes';
 import { USUAL_PACE } from '../today/suggest';
 import { buildPlan, type Built } from './build';
-import { keepForecasts, scoreOf, weeksOf } from './look-back';
-import { mergeRecords, NEW_PLAN_RECORD } from './record';
-import { pinWorks, waitUntil } from './record-edit';
+import { keepForecasts, scoreOf, weeksOf } from '../plan-record/look-back';
+import { mergeRecords, NEW_PLAN_RECORD } from '../plan-record/record';
+import { pinWorks, waitUntil } from '../plan-record/record-edit';
 import { totalSigma } from './stage-dose';
 import { stepsOf } from './steps';
 import { planStudio, type StudioPlan, type StudioPlanInput } from './studio-plan';
@@ -19,13 +19,13 @@ const WHITE = [tube('titanium-white')];
 const OCHRE = [tube('yellow-ochre')];
 const DAY = 86_400_000;
 
-const planned = (over: Partial<Coat>[], planning: Partial<Planning> = {}): Painting => ({
+const planned = (over: Partial<Coat>[], planning: Partial<Deadline> = {}): Painting => ({
   ...stackOf(
     over.map((_, i) => recipe(i % 2 ? WHITE : OCHRE, 0.1, [part('stand-oil')], 40)),
     over,
   ),
   touches: [],
-  planning: { ...USUAL_PLANNING, ...planning },
+  planning: { ...USUAL_DEADLINE, ...planning },
 });
 
 const built = (painting: Painting, nowMs = NOW_MS): Built =>
@@ -71,7 +71,7 @@ describe('coats as works', () => {
   });
 
   test('each coat waits for the one below at the chance and stage of its painting', () => {
-    const dose = (planning: Partial<Planning>) =>
+    const dose = (planning: Partial<Deadline>) =>
       built(planned([{ role: 'tone' }, { role: 'glaze' }], planning)).problem.works[1]!.lags[0]!;
     expect(dose({})).toMatchObject({ stage: 'touch-dry' });
     expect(dose({ chance: 0.9 }).dose).toBeGreaterThan(dose({}).dose);
@@ -116,7 +116,7 @@ describe('coats as works', () => {
 });
 
 describe('dates', () => {
-  const goalOf = (milestone: Planning['milestone']) =>
+  const goalOf = (milestone: Deadline['milestone']) =>
     built(planned([{ role: 'glaze' }], { milestone })).problem.goals[0]!.ends[0]!;
 
   test('a date is planned at nine chances in ten of touch-dry and of through-dry', () => {
@@ -160,7 +160,7 @@ describe('edges', () => {
     minutes: 60,
   });
   const withEdge = (
-    intent: Planning['edges'][number]['intent'],
+    intent: Deadline['edges'][number]['intent'],
     coats: Partial<Coat>[],
   ): Painting => {
     const painting = planned(coats);
@@ -172,7 +172,7 @@ describe('edges', () => {
     return {
       ...painting,
       coats: moved,
-      planning: { ...USUAL_PLANNING, edges: [{ between: [a, b], intent }] },
+      planning: { ...USUAL_DEADLINE, edges: [{ between: [a, b], intent }] },
     };
   };
 
@@ -202,17 +202,17 @@ describe('edges', () => {
     const painting: Painting = {
       ...base,
       touches: [[base.passages[0]!.id, base.passages[1]!.id]],
-      planning: USUAL_PLANNING,
+      planning: USUAL_DEADLINE,
     };
     const lagsOf = (p: Painting) => built(p).problem.works.at(-1)!.lags;
     expect(lagsOf(painting)).toHaveLength(1);
-    expect(lagsOf({ ...painting, planning: { ...USUAL_PLANNING, handOnStick: true } })).toEqual([]);
+    expect(lagsOf({ ...painting, planning: { ...USUAL_DEADLINE, handOnStick: true } })).toEqual([]);
   });
 });
 
 test('where the hours do not do for both, the painting that comes first is done first', async () => {
   const due = new Date(NOW_MS + 4 * DAY).toISOString();
-  const one = (id: string, importance: Planning['importance']): Painting => ({
+  const one = (id: string, importance: Deadline['importance']): Painting => ({
     ...planned(
       [
         { role: 'tone', minutes: 110 },
@@ -225,7 +225,7 @@ test('where the hours do not do for both, the painting that comes first is done 
     ),
     id,
   });
-  const finishes = async (a: Planning['importance'], b: Planning['importance']) => {
+  const finishes = async (a: Deadline['importance'], b: Deadline['importance']) => {
     const made = await planStudio(studio([one('a', a), one('b', b)], { draws: 100 }));
     const of = (id: string) => made.plan.goals.find((g) => g.project === id)!.finishMs;
     return of('a') - of('b');

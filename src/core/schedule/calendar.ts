@@ -1,7 +1,7 @@
 import { TZDate } from '@date-fns/tz';
 import { addDays } from 'date-fns/addDays';
 import { getPosition, getTimes } from 'suncalc';
-import { MINUTES_A_DAY, type CalendarException, type WorkingHours } from './hours';
+import { MINUTES_A_DAY, type CalendarException, type WorkingHours } from '../plan-record/hours';
 import type { WorkWindow } from './problem';
 
 export interface CalendarInput {

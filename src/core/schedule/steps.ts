@@ -1,7 +1,7 @@
 import { LEAST_WORK_MINUTES, WORK_PACE } from '@/data/pace';
 import { PLAN_ODDS } from '@/data/plan';
 import type { Coat, CoatRole, Painting } from '../painting/schema';
-import { USUAL_PLANNING, type Edge, type Planning } from '../painting/planning';
+import { USUAL_DEADLINE, type Edge, type Deadline } from '../painting/deadline';
 import { unlaidPassages } from '../painting/sites';
 import { passagesCm2 } from '../session/time';
 
@@ -26,7 +26,7 @@ const EDGE_ROLES: ReadonlySet<CoatRole> = new Set(['overpainting', 'detail']);
 export const makesEdges = ({ role }: Coat): boolean => EDGE_ROLES.has(role);
 
 /** How a painting is planned; the usual where nobody said. */
-export const planningOf = (painting: Painting): Planning => painting.planning ?? USUAL_PLANNING;
+export const deadlineOf = (painting: Painting): Deadline => painting.planning ?? USUAL_DEADLINE;
 
 /** Whether an edge asks that one side be dry before the other is painted. */
 export const needsDrySide = ({ intent }: Edge): boolean =>
@@ -37,7 +37,7 @@ const meets = ({ between: [a, b] }: Edge, x: string, y: string): boolean =>
 
 /** What is meant for the edge of two passages; null where nobody said. */
 export const edgeBetween = (painting: Painting, x: string, y: string): Edge | null =>
-  planningOf(painting).edges.find((e) => meets(e, x, y)) ?? null;
+  deadlineOf(painting).edges.find((e) => meets(e, x, y)) ?? null;
 
 const ROUND_TO = 5;
 const roundUp = (minutes: number): number => Math.ceil(minutes / ROUND_TO) * ROUND_TO;

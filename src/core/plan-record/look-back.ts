@@ -2,11 +2,11 @@ import { PLAN_ODDS } from '@/data/plan';
 import type { Painting } from '../painting/schema';
 import type { Session } from '../session/schema';
 import { workedMinutes } from '../session/time';
-import { mondayOf, momentOf, nextDay } from './calendar';
-import type { Odds } from './odds';
+import { mondayOf, momentOf, nextDay } from '../schedule/calendar';
+import type { Odds } from '../schedule/odds';
 import { changedRecord, type PlanForecast, type PlanRecord, type PlanWeek } from './record';
-import type { Plan } from './result';
-import { stepIdOf, type Step } from './steps';
+import type { Plan } from '../schedule/result';
+import { stepIdOf, type Step } from '../schedule/steps';
 
 /** How the plan's own forecasts have held. */
 export interface Score {

@@ -1,7 +1,7 @@
 import type { RuleKey } from '../rules/records';
 import type { SchoolKey } from '../schools';
 import { changed, coatOf, requirePassages, type Making } from './making';
-import { USUAL_PLANNING, type Planning } from './planning';
+import { USUAL_DEADLINE, type Deadline } from './deadline';
 import type { Coat, Painting } from './schema';
 
 /** Put a changed coat in the place of the old one. `correctRecord` also rewrites what was laid of it. */
@@ -104,9 +104,9 @@ export function overruleCoat(
 }
 
 /** Change when a painting must be done and how its coats wait. The caller validates. */
-export const changePlanning = (
+export const changeDeadline = (
   painting: Painting,
-  change: Partial<Planning>,
+  change: Partial<Deadline>,
   making: Pick<Making, 'now'>,
 ): Painting =>
-  changed(painting, making, { planning: { ...(painting.planning ?? USUAL_PLANNING), ...change } });
+  changed(painting, making, { planning: { ...(painting.planning ?? USUAL_DEADLINE), ...change } });

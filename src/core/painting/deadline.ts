@@ -25,7 +25,7 @@ export const edgeSchema = z.object({ between: z.tuple([id, id]), intent: z.enum(
 export type Edge = z.infer<typeof edgeSchema>;
 
 /** How a painting is planned. */
-export const planningSchema = z.object({
+export const deadlineSchema = z.object({
   dueAt: z.iso.datetime({ error: 'Give a day and a time, such as 12 Mar 2026, 17:00.' }).nullable(),
   milestone: z.enum(MILESTONES),
   importance: z.enum(IMPORTANCES),
@@ -38,9 +38,9 @@ export const planningSchema = z.object({
   /** The hand rests on a stick: fine work needs no dry place beside it. */
   handOnStick: z.boolean(),
 });
-export type Planning = z.infer<typeof planningSchema>;
+export type Deadline = z.infer<typeof deadlineSchema>;
 
-export const USUAL_PLANNING: Planning = {
+export const USUAL_DEADLINE: Deadline = {
   dueAt: null,
   milestone: 'touch-dry',
   importance: 'usual',

@@ -8,11 +8,11 @@ import {
   type PaintingAssessment,
 } from '../painting/layer';
 import { DEADLINE_QUANTILE } from '../painting/pair';
-import type { Importance, Milestone } from '../painting/planning';
+import type { Importance, Milestone } from '../painting/deadline';
 import { stops } from '../rules';
 import type { Films } from './plan-films';
 import type { Lag, LagStage, PlanGoal, PlanWork, Wet, WorkWindow } from './problem';
-import { edgeBetween, makesEdges, needsDrySide, planningOf, type Pace, type Step } from './steps';
+import { edgeBetween, makesEdges, needsDrySide, deadlineOf, type Pace, type Step } from './steps';
 
 export interface PlanInput {
   assessments: PaintingAssessment[];
@@ -37,7 +37,7 @@ function stageFor(step: Step, painting: PaintingAssessment['painting']): LagStag
   if (material === 'synthetic-varnish' || material === 'waterborne-varnish')
     return 'varnish-modern';
   if (step.coat.onto === 'through-dry') return 'through-dry';
-  return planningOf(painting).stage;
+  return deadlineOf(painting).stage;
 }
 
 const WEIGHT: Record<Importance, number> = {
@@ -67,7 +67,7 @@ export class PaintingWorks {
     steps: Step[],
   ) {
     this.painting = assessment.painting;
-    this.planning = planningOf(this.painting);
+    this.planning = deadlineOf(this.painting);
     this.steps = steps;
   }
 
