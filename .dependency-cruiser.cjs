@@ -12,7 +12,7 @@ module.exports = {
     {
       name: 'core-packages',
       severity: 'error',
-      from: { path: '^src/(core|data)', pathNot: '\\.test\\.ts$|testing/' },
+      from: { path: '^src/(core|data)', pathNot: '\\.test\\.ts$|tests/' },
       to: {
         path: 'node_modules',
         pathNot: 'node_modules/(zod|culori|@stdlib|pure-rand|date-fns|@date-fns/tz|suncalc)',

@@ -47,7 +47,7 @@ export default tseslint.config(
   },
   {
     files: ['src/core/**/*.ts', 'src/data/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', 'src/core/tests/**'],
     rules: {
       'no-restricted-imports': [
         'error',

@@ -1,5 +1,5 @@
 # Reference estimates of interval-censored log-normal regression, by the survival package of R.
-# Run: Rscript bench/interval-reference.R > src/core/learn/testing/interval-reference.json
+# Run: Rscript bench/interval-reference.R > src/core/learn/tests/interval-reference.json
 # The result is kept as check data; R is not needed to build or test.
 library(survival)
 

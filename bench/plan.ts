@@ -10,8 +10,8 @@ import { plan, USUAL_WEIGHTS, type Plan, type PlanProblem } from '../src/core/sc
 import { compile } from '../src/core/schedule/compile';
 import { halfOfDraws, oddsFrom, oddsOf, type HalfOfDraws } from '../src/core/schedule/odds';
 import { firstPlan } from '../src/core/schedule/search';
-import { instance, LARGE, SMALL, type InstanceShape } from '../src/core/testing/plan-instances';
-import { milpOf } from '../src/core/testing/plan-milp';
+import { instance, LARGE, SMALL, type InstanceShape } from '../src/core/tests/plan-instances';
+import { milpOf } from '../src/core/tests/plan-milp';
 
 const CASES = 50;
 /** The draws are timed so often; the best counts, for the machine has other work too. */

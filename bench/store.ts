@@ -11,8 +11,8 @@ import type { AssessOptions, Painting, PaintingEvent } from '../src/core/paintin
 import { evidenceOf } from '../src/core/painting/evidence';
 import { touchFilm } from '../src/core/painting/touch';
 import { beginSession, endSession, finishWork } from '../src/core/session';
-import { newPainting, stackOf } from '../src/core/testing/paintings';
-import { FLESH, recipe, tube } from '../src/core/testing/recipes';
+import { newPainting, stackOf } from '../src/core/tests/paintings';
+import { FLESH, recipe, tube } from '../src/core/tests/recipes';
 import { clusterRows, today } from '../src/core/today';
 import { suggestSession } from '../src/core/today/suggest';
 import { addSession, changePainting, changeSession } from '../src/store/actions';

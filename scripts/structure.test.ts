@@ -11,7 +11,7 @@ function* sources(folder: string): Generator<string> {
   }
 }
 
-const core = [...sources(path.join(ROOT, 'src/core'))].filter((f) => !f.includes('/testing/'));
+const core = [...sources(path.join(ROOT, 'src/core'))].filter((f) => !f.includes('/tests/'));
 
 /** Names of exported functions of a file, and whether a docstring stands above each. */
 function publicFunctions(file: string): { name: string; told: boolean }[] {

@@ -1,7 +1,7 @@
 import { asTube, starterCabinet } from '@/core/cabinet';
 import { layCoat } from '@/core/painting/events';
-import { making, NOW, stackOf } from '@/core/testing/paintings';
-import { part, recipe, tube } from '@/core/testing/recipes';
+import { making, NOW, stackOf } from '@/core/tests/paintings';
+import { part, recipe, tube } from '@/core/tests/recipes';
 import {
   recentMediums,
   recentTubes,

@@ -19,8 +19,8 @@ import {
   aPlanning,
   aShare,
   someWorkingHours,
-} from '@/core/testing/arbitraries';
-import { newPainting } from '@/core/testing/paintings';
+} from '@/core/tests/arbitraries';
+import { newPainting } from '@/core/tests/paintings';
 import { paintFormSchema } from '@/features/cabinet/paint-draft';
 import { particularsOf, particularsSchema } from '@/features/painting/particulars';
 import { NEW_PAINTING, newPaintingFormSchema } from '@/features/paintings/new-painting-form';

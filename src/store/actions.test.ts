@@ -2,7 +2,7 @@ import { NEW_STUDIO } from '@/core/formats';
 import { exportFile } from '@/core/formats/export';
 import { CoreError } from '@/core/errors';
 import { layCoat } from '@/core/painting/events';
-import { isoDaysAgo, newPainting, NOW } from '@/core/testing/paintings';
+import { isoDaysAgo, newPainting, NOW } from '@/core/tests/paintings';
 import { demoStudio } from '../../demo/studio';
 import { readExport } from '@/core/formats/export';
 import { addPainting, changePainting, removePainting, undone } from './actions';

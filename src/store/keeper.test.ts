@@ -1,9 +1,9 @@
 import { layCoat } from '@/core/painting/events';
 import { type Painting } from '@/core/painting';
-import { making, newPainting, NOW } from '@/core/testing/paintings';
+import { making, newPainting, NOW } from '@/core/tests/paintings';
 import { createKeeper, type Surroundings } from './keeper';
 import type { Storage } from './storage';
-import { memoryStorage } from './testing/memory-storage';
+import { memoryStorage } from './tests/memory-storage';
 import { putPaint } from '@/core/cabinet';
 import { hoursOf } from '@/core/climate';
 import { beginSession, editSession, putOut, type Session } from '@/core/session';

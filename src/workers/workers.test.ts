@@ -1,7 +1,7 @@
 import { REFERENCE_CLIMATE } from '@/core/drying';
 import { repairsFor } from '@/core/repair';
-import { NOW_MS, optionsAt, stackOf } from '@/core/testing/paintings';
-import { part, recipe, tube } from '@/core/testing/recipes';
+import { NOW_MS, optionsAt, stackOf } from '@/core/tests/paintings';
+import { part, recipe, tube } from '@/core/tests/recipes';
 import { NEW_PLAN_RECORD } from '@/core/plan-record/record';
 import { USUAL_DEADLINE } from '@/core/painting/deadline';
 import { planStudio } from '@/core/schedule/studio-plan';

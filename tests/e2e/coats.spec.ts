@@ -11,7 +11,7 @@ const painting = async (page: Parameters<typeof stored>[0]): Promise<Kept> =>
 test('a coat is planned like the last one, moved, given another binder, and taken out again', async ({
   page,
 }) => {
-  await startPainting(page, 'Deadline', /Direct start/);
+  await startPainting(page, 'Planning', /Direct start/);
   const names = async () => (await painting(page)).coats.map((c) => c.name);
   const before = await names();
   await page.getByRole('button', { name: 'Add a coat' }).click();

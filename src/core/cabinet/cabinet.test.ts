@@ -4,7 +4,7 @@ import { PIGMENT_ROWS } from '@/data/pigments';
 import { composition, wetMixture } from '../film';
 import { dryingTimes, ON_NEUTRAL_GROUND, REFERENCE_CLIMATE } from '../drying';
 import { STUDIO_HANDBOOK } from '../handbook';
-import { own, recipe, tube } from '../testing/recipes';
+import { own, recipe, tube } from '../tests/recipes';
 import {
   asTube,
   cabinetSchema,

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { HANDBOOK_CONSTANTS, STUDIO_CONSTANTS } from '@/data/constants';
 import { filmOfRecipe, type Recipe } from '../film';
 import { STUDIO_HANDBOOK, type Handbook } from '../handbook';
-import { HANDBOOK_SET } from '../testing/handbook-set';
-import { ALKYD, FLESH, part, recipe, tube } from '../testing/recipes';
+import { HANDBOOK_SET } from '../tests/handbook-set';
+import { ALKYD, FLESH, part, recipe, tube } from '../tests/recipes';
 import {
   acrylicRate,
   DAY_MS,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { filmOfRecipe } from '../film';
 import { STUDIO_HANDBOOK } from '../handbook';
-import { part, recipe, tube } from '../testing/recipes';
+import { part, recipe, tube } from '../tests/recipes';
 import {
   DAY_MS,
   dryingClock,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { issuesOf } from '../issues';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { withMoreOf } from '../repair';
-import { part, recipe, tube } from '../testing/recipes';
+import { part, recipe, tube } from '../tests/recipes';
 import {
   addConstituents,
   composition,

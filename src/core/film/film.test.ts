@@ -1,7 +1,7 @@
 import { INGREDIENTS } from '@/data/ingredients';
 import { OILS } from '@/data/oils';
-import { HANDBOOK_SET } from '../testing/handbook-set';
-import { part, recipe, tube } from '../testing/recipes';
+import { HANDBOOK_SET } from '../tests/handbook-set';
+import { part, recipe, tube } from '../tests/recipes';
 import {
   addConstituents,
   afterGroundLoss,

@@ -1,6 +1,6 @@
-import { HANDBOOK_SET } from '../testing/handbook-set';
+import { HANDBOOK_SET } from '../tests/handbook-set';
 import type { Handbook, Pigment } from '../handbook';
-import { recipe, tube } from '../testing/recipes';
+import { recipe, tube } from '../tests/recipes';
 import { composition, wetMixture } from '.';
 
 /**

@@ -1,5 +1,5 @@
 import { CoreError } from '../errors';
-import { newPainting, NOW } from '../testing/paintings';
+import { newPainting, NOW } from '../tests/paintings';
 import { migrate, NEW_STUDIO, readPainting } from '.';
 import { exportFile, readExport } from './export';
 

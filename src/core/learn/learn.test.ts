@@ -11,7 +11,7 @@ import {
 } from '../drying';
 import { filmOfRecipe, type Recipe } from '../film';
 import { STUDIO_HANDBOOK } from '../handbook';
-import { ALKYD, FLESH, part, recipe, tube } from '../testing/recipes';
+import { ALKYD, FLESH, part, recipe, tube } from '../tests/recipes';
 import { choleskyFactor, choleskyInverse, choleskySolve, logDeterminant } from './cholesky';
 import { explain, explanationSentence } from './explain';
 import { priorSd, priorVariance, throughFeatures } from './features';
@@ -28,7 +28,7 @@ import {
   touchInterval,
   twistInterval,
 } from './likelihood';
-import cases from './testing/interval-reference.json';
+import cases from './tests/interval-reference.json';
 import { touchWorth } from './worth';
 import { featuresOf, learnedTimes, type FilmEvidence } from '.';
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { dryVolume } from '../film';
-import { isoDaysAgo, making, optionsAt, stackOf } from '../testing/paintings';
-import { part, recipe, tube } from '../testing/recipes';
+import { isoDaysAgo, making, optionsAt, stackOf } from '../tests/paintings';
+import { part, recipe, tube } from '../tests/recipes';
 import { addCoat } from './coats';
 import { assessPainting, mergePaintings, paintingSchema, type Painting } from '.';
 import { layCoat, reduceFilm } from './events';

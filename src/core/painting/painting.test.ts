@@ -3,7 +3,7 @@ import { METHODS } from '@/data/methods';
 import { CoreError } from '../errors';
 import { composition } from '../film';
 import { STUDIO_HANDBOOK } from '../handbook';
-import { part, recipe, tube } from '../testing/recipes';
+import { part, recipe, tube } from '../tests/recipes';
 import {
   DAY,
   INPUT,
@@ -14,7 +14,7 @@ import {
   NOW_MS,
   optionsAt,
   stackOf,
-} from '../testing/paintings';
+} from '../tests/paintings';
 import {
   assessPainting,
   liftsAt,

@@ -11,8 +11,8 @@ import {
   NOW_MS,
   optionsAt,
   stackOf,
-} from '../testing/paintings';
-import { FLESH, recipe, tube } from '../testing/recipes';
+} from '../tests/paintings';
+import { FLESH, recipe, tube } from '../tests/recipes';
 import { correctPassage } from './corrections';
 import { evidenceOf } from './evidence';
 import { layCoat, reduceFilm } from './events';

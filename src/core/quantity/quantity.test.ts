@@ -11,9 +11,9 @@ import {
 } from '../film';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { layCoat } from '../painting/events';
-import { HANDBOOK_SET } from '../testing/handbook-set';
-import { making, newPainting, NOW, stackOf } from '../testing/paintings';
-import { own, part, recipe, tube } from '../testing/recipes';
+import { HANDBOOK_SET } from '../tests/handbook-set';
+import { making, newPainting, NOW, stackOf } from '../tests/paintings';
+import { own, part, recipe, tube } from '../tests/recipes';
 import {
   batchOf,
   blendJars,

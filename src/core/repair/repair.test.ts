@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { assessPainting, verdictOf, type Coat, type Painting } from '../painting';
 import { layCoat } from '../painting/events';
-import { DAY, making, NOW, NOW_MS, optionsAt, stackOf } from '../testing/paintings';
-import { ALKYD, part, recipe, tube } from '../testing/recipes';
+import { DAY, making, NOW, NOW_MS, optionsAt, stackOf } from '../tests/paintings';
+import { ALKYD, part, recipe, tube } from '../tests/recipes';
 import type { SchoolKey } from '../schools';
 import {
   applyRepair,

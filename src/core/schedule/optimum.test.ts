@@ -1,6 +1,6 @@
 import loadHighs from 'highs';
-import { instance, SMALL } from '../testing/plan-instances';
-import { milpOf } from '../testing/plan-milp';
+import { instance, SMALL } from '../tests/plan-instances';
+import { milpOf } from '../tests/plan-milp';
 import { plan } from '.';
 
 /**

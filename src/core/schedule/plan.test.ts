@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { DAY_MS } from '../drying';
-import { instance, LARGE, SMALL, type InstanceShape } from '../testing/plan-instances';
+import { instance, LARGE, SMALL, type InstanceShape } from '../tests/plan-instances';
 import { plan, type Plan, type PlanProblem, type PlanWork } from '.';
 import { closesAt, compile, readyAt } from './compile';
 import { WALL_CLOCK } from './dose-table';

@@ -3,9 +3,9 @@ import path from 'node:path';
 import { afterGroundLoss, composition, filmOfRecipe, type Recipe } from '../film';
 import { dryingTimes, ON_NEUTRAL_GROUND, REFERENCE_CLIMATE } from '../drying';
 import { STUDIO_HANDBOOK, type Handbook } from '../handbook';
-import { HANDBOOK_SET } from '../testing/handbook-set';
-import { ALKYD, part, recipe, tube } from '../testing/recipes';
-import { WORKED_PAIRS, type WorkedKey } from '../testing/worked-stacks';
+import { HANDBOOK_SET } from '../tests/handbook-set';
+import { ALKYD, part, recipe, tube } from '../tests/recipes';
+import { WORKED_PAIRS, type WorkedKey } from '../tests/worked-stacks';
 import {
   judgeByAll,
   measureOf,

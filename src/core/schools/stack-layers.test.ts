@@ -1,7 +1,7 @@
 import { dryingTimes, ON_NEUTRAL_GROUND, REFERENCE_CLIMATE } from '../drying';
 import { afterGroundLoss, composition, filmOfRecipe, type Recipe } from '../film';
-import { HANDBOOK_SET } from '../testing/handbook-set';
-import { ALKYD, part, recipe, tube } from '../testing/recipes';
+import { HANDBOOK_SET } from '../tests/handbook-set';
+import { ALKYD, part, recipe, tube } from '../tests/recipes';
 
 /**
  * Every layer of the eight worked stacks: added-oil ratio, binder fraction, reduced PVC, intrinsic time,

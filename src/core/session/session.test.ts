@@ -2,8 +2,8 @@ import { CoreError } from '../errors';
 import { constantAir, REFERENCE_CLIMATE } from '../drying';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { layCoat } from '../painting/events';
-import { newPainting } from '../testing/paintings';
-import { FLESH, part, recipe } from '../testing/recipes';
+import { newPainting } from '../tests/paintings';
+import { FLESH, part, recipe } from '../tests/recipes';
 import {
   addPhoto,
   addWork,

@@ -1,8 +1,8 @@
 import { CLEANING_MINUTES } from '@/data/pace';
 import { assessPainting, type Painting } from '../painting';
 import { layCoat } from '../painting/events';
-import { isoDaysAgo, making, NOW_MS, optionsAt, stackOf } from '../testing/paintings';
-import { FLESH, part, recipe, tube } from '../testing/recipes';
+import { isoDaysAgo, making, NOW_MS, optionsAt, stackOf } from '../tests/paintings';
+import { FLESH, part, recipe, tube } from '../tests/recipes';
 import { suggestSession, USUAL_PACE } from './suggest';
 import { worthATouch } from './worth';
 import { today } from '.';

@@ -8,8 +8,8 @@ import {
   NOW_MS,
   optionsAt,
   stackOf,
-} from '../testing/paintings';
-import { recipe, tube } from '../testing/recipes';
+} from '../tests/paintings';
+import { recipe, tube } from '../tests/recipes';
 import { clusterRows, comingReady, today } from '.';
 
 const WHITE = [tube('titanium-white')];

@@ -1,7 +1,7 @@
 import { act, render, renderHook, screen } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { starterCabinet } from '@/core/cabinet';
-import { part } from '@/core/testing/recipes';
+import { part } from '@/core/tests/recipes';
 import { createStore } from '@/store/store';
 import { CapGauge } from './CapGauge';
 import { JarDrawing } from './JarDrawing';

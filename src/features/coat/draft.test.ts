@@ -1,6 +1,6 @@
 import { checkDraft, withAt } from '@/forms/draft';
 import { coatSchema } from '@/core/painting';
-import { newPainting } from '@/core/testing/paintings';
+import { newPainting } from '@/core/tests/paintings';
 import { asMaterial, asPaint, newCoat, paintPartOf } from './draft';
 
 const painting = newPainting();

@@ -1,7 +1,7 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
-import { newPainting } from '@/core/testing/paintings';
+import { newPainting } from '@/core/tests/paintings';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { addPainting, removePainting } from '@/store/actions';
 import type { Keeper } from '@/store/keeper';

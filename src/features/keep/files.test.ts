@@ -1,6 +1,6 @@
 import { NEW_STUDIO } from '@/core/formats';
 import { exportFile } from '@/core/formats/export';
-import { newPainting, NOW } from '@/core/testing/paintings';
+import { newPainting, NOW } from '@/core/tests/paintings';
 import { chooseFile, fileName } from './files';
 
 const named = (title: string) =>

@@ -7,8 +7,8 @@ import {
   NOW_MS,
   optionsAt,
   stackOf,
-} from '@/core/testing/paintings';
-import { part, recipe, tube } from '@/core/testing/recipes';
+} from '@/core/tests/paintings';
+import { part, recipe, tube } from '@/core/tests/recipes';
 import { columnsOf, dueWords, overall, ruleNotes, troublesOf } from './usePaintingView';
 
 const WHITE = [tube('titanium-white')];

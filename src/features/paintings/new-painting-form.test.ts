@@ -1,6 +1,6 @@
 import { METHOD_KEYS } from '@/data/method-keys';
 import { paintingSchema } from '@/core/painting';
-import { making } from '@/core/testing/paintings';
+import { making } from '@/core/tests/paintings';
 import {
   buildPainting,
   newPaintingFormSchema,

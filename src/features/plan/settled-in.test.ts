@@ -1,5 +1,5 @@
 import { USUAL_DEADLINE } from '@/core/painting/deadline';
-import { newPainting } from '@/core/testing/paintings';
+import { newPainting } from '@/core/tests/paintings';
 import { settledIn } from './settled-in';
 import type { PaintingPlanView, PlanView } from './usePlanView';
 

@@ -1,9 +1,9 @@
 import { render } from '@testing-library/react';
 import { factorName } from '@/features/learn/useLearned';
-import { newPainting } from '@/core/testing/paintings';
-import { own, recipe } from '@/core/testing/recipes';
+import { newPainting } from '@/core/tests/paintings';
+import { own, recipe } from '@/core/tests/recipes';
 import { layCoat } from '@/core/painting/events';
-import { making, NOW } from '@/core/testing/paintings';
+import { making, NOW } from '@/core/tests/paintings';
 import { TimeBoxBar } from './TimeBoxBar';
 import { timer } from './useSession';
 

@@ -8,8 +8,8 @@ import {
   NOW_MS,
   optionsAt,
   stackOf,
-} from '@/core/testing/paintings';
-import { recipe, tube } from '@/core/testing/recipes';
+} from '@/core/tests/paintings';
+import { recipe, tube } from '@/core/tests/recipes';
 import { today, TODAY_GROUPS } from '@/core/today';
 import { rowTime, rowWords } from './row-words';
 
