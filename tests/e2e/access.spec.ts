@@ -228,7 +228,7 @@ test('nothing is wider than the screen', async ({ page }) => {
     '/plan/weeks',
   ]) {
     await page.goto(path);
-    await page.waitForLoadState('networkidle');
+    await expect(page.getByRole('main').getByRole('heading').first()).toBeVisible();
     const over = await page.evaluate(
       () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
     );
