@@ -64,8 +64,7 @@ const pigmentVolume = ofWhite * solids(white) + ofUmber * solids(umber);
 const tubeOil = paint - pigmentVolume;
 const stays = 20 / 2;
 const pvc = pigmentVolume / (pigmentVolume + tubeOil + stays);
-const cpvcOf = (row: typeof white) =>
-  1 / (1 + (row.oilAbsorption * row.density) / 93.5);
+const cpvcOf = (row: typeof white) => 1 / (1 + (row.oilAbsorption * row.density) / 93.5);
 const cpvc =
   pigmentVolume /
   ((ofWhite * solids(white)) / cpvcOf(white) + (ofUmber * solids(umber)) / cpvcOf(umber));
