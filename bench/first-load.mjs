@@ -122,7 +122,8 @@ export async function measureFirstLoad(root, { port = 4291, executablePath, scre
     const painting = passage.split('/').slice(0, 3).join('/');
     const further = {};
     if (screens) {
-      const has = new Set(quick.atRow.map((x) => x.url));
+      // What a cold visit of Today had when its first row could be read; the rest came behind it.
+      const has = new Set(today.atRow.map((x) => x.url));
       for (const address of [
         '/paintings',
         '/paintings/new',

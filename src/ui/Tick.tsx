@@ -1,10 +1,10 @@
-import { Pressable, StyleSheet, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
+import CheckBox from '@rneui/themed/dist/CheckBox';
 import { Icon } from './Icon';
 import { checkIcon } from './desk-icons';
-import { Text } from './Text';
-import { colour, space, TARGET } from './tokens';
+import { colour, TARGET, space } from './tokens';
 
-/** Something that is so or not. Drawn here: the widget of the library wants an icon font, which does not ship. */
+/** Something that is so or not. The widget of the library, with our own mark: its icon fonts do not ship. */
 export function Tick({
   title,
   checked,
@@ -15,23 +15,25 @@ export function Tick({
   onPress: () => void;
 }) {
   return (
-    <Pressable
-      accessibilityRole="checkbox"
-      aria-checked={checked}
+    <CheckBox
+      title={title}
       aria-label={title}
+      aria-checked={checked}
+      checked={checked}
       onPress={onPress}
-      style={styles.row}
-    >
-      <View style={[styles.box, checked && styles.full]}>
-        {checked ? <Icon path={checkIcon} size={20} tint={colour.onTawny} /> : null}
-      </View>
-      <Text style={{ flexShrink: 1 }}>{title}</Text>
-    </Pressable>
+      checkedIcon={
+        <View style={[styles.box, styles.full]}>
+          <Icon path={checkIcon} size={20} tint={colour.onTawny} />
+        </View>
+      }
+      uncheckedIcon={<View style={styles.box} />}
+      containerStyle={styles.row}
+    />
   );
 }
 
 const styles = StyleSheet.create({
-  row: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: TARGET },
+  row: { minHeight: TARGET, justifyContent: 'center', padding: 0, margin: 0 },
   box: {
     width: 26,
     height: 26,
@@ -40,6 +42,7 @@ const styles = StyleSheet.create({
     borderColor: colour.ink2,
     alignItems: 'center',
     justifyContent: 'center',
+    marginRight: space.m - 10,
   },
   full: { backgroundColor: colour.tawny, borderColor: colour.tawny },
 });

@@ -46,6 +46,10 @@ export const theme = createTheme({
       },
       errorStyle: { ...type.small, fontFamily: font.strong, color: colour.brick, margin: 0 },
     },
+    CheckBox: {
+      containerStyle: { backgroundColor: 'transparent', borderWidth: 0 },
+      textStyle: { ...type.body, fontFamily: font.text, fontWeight: 'normal', color: colour.ink },
+    },
     Dialog: {
       overlayStyle: {
         backgroundColor: colour.sheet,

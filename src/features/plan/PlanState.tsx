@@ -3,8 +3,9 @@ import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { planningStopped } from '@/store/planned';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
+import { Progress } from '@/ui/Progress';
 import { Text } from '@/ui/Text';
-import { colour, space } from '@/ui/tokens';
+import { space } from '@/ui/tokens';
 
 /** How far the plan is: thinking, settled, or failed with its reason. */
 export function PlanState() {
@@ -17,19 +18,9 @@ export function PlanState() {
         {plan && settled ? 'Settled.' : plan ? 'Stopped: a first plan.' : ''}
       </Text>
     );
-  const done = Math.round(progress * 100);
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: 20 }}>
-      <View
-        role="progressbar"
-        aria-label="Planning"
-        aria-valuenow={done}
-        aria-valuemin={0}
-        aria-valuemax={100}
-        style={{ flex: 1, height: 4, backgroundColor: colour.well }}
-      >
-        <View style={{ width: `${done}%`, height: 4, backgroundColor: colour.tawny }} />
-      </View>
+      <Progress name="Planning" done={progress} />
       <Text size="small" tone="ink2">
         {plan ? 'Planning …' : 'A first plan …'}
       </Text>
