@@ -114,6 +114,13 @@ test('a session is dragged, and nudged with the keys', async ({ page, viewport }
   await expect.poll(async () => (await record(page)).pins.length).toBeGreaterThan(0);
   const dropped = (await record(page)).pins[0]!.at;
   expect(dropped.slice(0, 10)).toBe('2026-02-25');
+  // The plan has been made anew with it there: until then what is in the hand may be drawn anew.
+  await expect
+    .poll(async () => {
+      const { pins, last } = await record(page);
+      return last.some((w) => w.id === pins[0]!.id && w.at === pins[0]!.at);
+    })
+    .toBe(true);
   await settled(page);
   const held = page.getByRole('button', { name: /^Wed 25 18:00.*Arrow keys move it/ });
   await held.focus();

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import Svg, { G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { colour, font } from '../tokens';
+import { timeScale } from './scale';
 
 export interface ChartHour {
   ms: number;
@@ -51,7 +52,8 @@ export function ClimateChart({ width, hours, nowMs, days, spoken }: Props) {
   const [first, last] = [hours[0], hours.at(-1)];
   if (!first || !last) return null;
   const inner = width - LEFT - RIGHT;
-  const x = (ms: number) => LEFT + ((ms - first.ms) / (last.ms - first.ms)) * inner;
+  const across = timeScale({ width: inner, fromMs: first.ms, toMs: last.ms });
+  const x = (ms: number) => LEFT + across(ms);
   const low = Math.floor(Math.min(...hours.map((h) => h.temperatureC - h.bandC)) - 1);
   const high = Math.ceil(Math.max(...hours.map((h) => h.temperatureC + h.bandC)) + 1);
   const t = (c: number) => ((high - c) / (high - low)) * T_HEIGHT + 8;

@@ -3,6 +3,7 @@ import Svg, { Defs, G, Line, LinearGradient, Path, Rect, Stop } from 'react-nati
 import type { FilmState } from '../film/step';
 import { TextureDefs, textureOf, useOwnId, useTextures } from '../film/textures';
 import { colour } from '../tokens';
+import { timeScaleWithin } from './scale';
 
 /** A film in a lane: a layer that begins, dries through its states, and stays. */
 export interface LaneBand {
@@ -57,12 +58,6 @@ const STATES: { state: FilmState; until: (b: LaneBand) => number }[] = [
   { state: 'touch-dry', until: (b) => b.throughMs },
 ];
 
-/** Where a moment lies across the lane, at its edges when it is beyond them; px. */
-const across =
-  ({ width, fromMs, toMs }: Pick<Props, 'width' | 'fromMs' | 'toMs'>) =>
-  (ms: number): number =>
-    Math.min(width, Math.max(0, ((ms - fromMs) / (toMs - fromMs)) * width));
-
 /** Hours as upright strips, in one path: there are some dozen of them in every lane. */
 function hoursPath(
   lit: Props['lit'],
@@ -84,7 +79,7 @@ export function FilmLane(props: Props) {
   const { width, height, fromMs, toMs, bands, lit, nowMs, dueMs, safeMs } = props;
   const { id } = useTextures();
   const own = useOwnId();
-  const x = across(props);
+  const x = timeScaleWithin(props);
   const inside = (ms: number): boolean => ms >= fromMs && ms <= toMs;
   const px = heights(bands, height - GROUND_PX - TOP_PX);
   const tops = px.map((_, i) => height - GROUND_PX - px.slice(0, i + 1).reduce((a, b) => a + b, 0));
@@ -169,7 +164,7 @@ const LaneBandPart = memo(function LaneBandPart({
   fromMs: number;
   toMs: number;
 }) {
-  const x = across({ width, fromMs, toMs });
+  const x = timeScaleWithin({ width, fromMs, toMs });
   const start = x(band.laidMs);
   if (start >= width) return null;
   const sure = Math.max(start, x(band.laidByMs));

@@ -11,6 +11,7 @@ import Svg, {
 } from 'react-native-svg';
 import { colour, font } from '../tokens';
 import { clock } from './words';
+import { timeScaleWithin } from './scale';
 
 interface Props {
   width: number;
@@ -31,7 +32,7 @@ const TO_H = 23;
 export function LightBand({ width, nowMs, dawnMs, duskMs, dayStartMs }: Props) {
   const from = dayStartMs + (FROM_H / 24) * DAY_MS;
   const to = dayStartMs + (TO_H / 24) * DAY_MS;
-  const x = (ms: number) => ((Math.min(to, Math.max(from, ms)) - from) / (to - from)) * width;
+  const x = timeScaleWithin({ width, fromMs: from, toMs: to });
   const [dawn, dusk] = [x(dawnMs ?? from), x(duskMs ?? to)];
   const nowX = x(nowMs);
   const daylight = nowMs >= (dawnMs ?? from) && nowMs <= (duskMs ?? to);

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import Svg, { Circle, Line } from 'react-native-svg';
 import { colour } from '../tokens';
 import { Diamond } from './WindowBar';
+import { timeScale } from './scale';
 
 interface Props {
   width: number;
@@ -24,7 +25,7 @@ const LEAST_DOTS = 3;
 
 /** Twenty dots where the finish may fall: full before the date, hollow brick after it; diamonds for 50 and 90 %. */
 export function TwentyDots({ width, fromMs, toMs, twenty, p50Ms, p90Ms, dueMs, spoken }: Props) {
-  const x = (ms: number): number => ((ms - fromMs) / (toMs - fromMs)) * width;
+  const x = timeScale({ width, fromMs, toMs });
   const seen = (ms: number) => ms >= fromMs && ms <= toMs;
   const stacks = new Map<number, number>();
   const dots = twenty.filter(seen).map((ms) => {

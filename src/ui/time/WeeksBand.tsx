@@ -2,6 +2,7 @@ import { memo, useMemo, useRef, useState } from 'react';
 import { PanResponder, StyleSheet, View } from 'react-native';
 import Svg, { Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { colour, font } from '../tokens';
+import { timeScale } from './scale';
 
 export interface BandDay {
   startMs: number;
@@ -47,7 +48,7 @@ const LABEL_PX = 20;
 /** Weeks of light: a column for each day, dark and daylight, the hours for work, and the sessions lit in them. */
 export const WeeksBand = memo(function WeeksBand(props: Props) {
   const { width, height, fromMs, toMs, days, sessions, nowMs } = props;
-  const x = (ms: number): number => ((ms - fromMs) / (toMs - fromMs)) * width;
+  const x = timeScale({ width, fromMs, toMs });
   const y = (ms: number, dayStartMs: number): number =>
     Math.min(
       height,

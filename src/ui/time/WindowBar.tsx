@@ -2,6 +2,7 @@ import Svg, { Defs, G, Line, LinearGradient, Path, Rect, Stop } from 'react-nati
 import { TextureDefs, useTextures } from '../film/textures';
 import type { FilmState } from '../film/step';
 import { colour } from '../tokens';
+import { timeScaleWithin } from './scale';
 
 export interface Mark {
   ms: number | null;
@@ -41,8 +42,7 @@ export function WindowBar({
 }: Props) {
   const { id, fill } = useTextures();
   const pad = 8;
-  const x = (ms: number) =>
-    ((Math.min(toMs, Math.max(fromMs, ms)) - fromMs) / (toMs - fromMs)) * width;
+  const x = timeScaleWithin({ width, fromMs, toMs });
   const top = pad / 2;
   const fade = `${id}-fade`;
   const start = readyFromMs === null ? width : x(readyFromMs);
