@@ -10,9 +10,11 @@ import {
   type WishRequest,
 } from './protocol';
 import { runner } from './runner';
-import { SOLVER } from './solver';
 
-const solver = runner(() => new Worker(new URL('./solve.worker', window.location.href)), SOLVER);
+const solver = runner(
+  () => new Worker(new URL('./solve.worker', window.location.href)),
+  async () => (await import('./solver')).SOLVER,
+);
 
 /** Solve the repairs of a coat away from the screen. Rejects with the reason when the request is no good. */
 export const solveRepairs = async (request: SolveRequest): Promise<Repair[]> =>

@@ -1,7 +1,6 @@
 import { proxy } from 'comlink';
 import type { StudioPlan } from '@/core/schedule/studio-plan';
 import { studioPlanSchema, type PlanRequest } from './plan-protocol';
-import { PLANNER } from './planner';
 import { unpack } from './protocol';
 import { runner } from './runner';
 
@@ -17,8 +16,7 @@ export interface PlanJob {
 const planWorker = () =>
   runner(
     () => new Worker(new URL('./plan.worker', window.location.href)),
-    // Not fetched when it is needed: a piece that two others share would be loaded with every first visit.
-    PLANNER,
+    async () => (await import('./planner')).PLANNER,
   );
 
 type PlanRunner = ReturnType<typeof planWorker>;

@@ -11,8 +11,14 @@ export interface Runner<Jobs> {
   stop(): void;
 }
 
-/** @param start makes the worker; written where it is used, since the bundler looks for it there */
-export function runner<Jobs extends object>(start: () => Worker, here: Jobs): Runner<Jobs> {
+/**
+ * @param start makes the worker; written where it is used, since the bundler looks for it there
+ * @param here the same jobs for this thread, fetched only when no worker does them
+ */
+export function runner<Jobs extends object>(
+  start: () => Worker,
+  here: () => Promise<Jobs>,
+): Runner<Jobs> {
   let held: { worker: Worker; remote: Remote<Jobs>; failed: Promise<null> } | null = null;
   const hold = () => {
     const worker = start();
@@ -24,10 +30,10 @@ export function runner<Jobs extends object>(start: () => Worker, here: Jobs): Ru
   };
   return {
     async run(job) {
-      if (typeof Worker === 'undefined') return job(here);
+      if (typeof Worker === 'undefined') return job(await here());
       const { remote, failed } = held ?? hold();
       // A worker that dies answers nothing; then the job is done here.
-      return Promise.race([job(remote), failed.then(() => job(here))]);
+      return Promise.race([job(remote), failed.then(async () => job(await here()))]);
     },
     stop() {
       held?.worker.terminate();

@@ -11,6 +11,9 @@ import { addPainting, changePainting } from '@/store/actions';
 import { createStore } from '@/store/store';
 import { useSectionView } from './useSectionView';
 
+// In a browser a worker solves; here it is done in this thread, whose code is fetched when it is first needed.
+beforeAll(() => import('@/workers/solver'));
+
 const WHITE = [tube('titanium-white')];
 const STAND = [part('stand-oil'), part('mineral-spirits')];
 
