@@ -228,7 +228,7 @@ function typeInto(form: Form<object>, { path, as, typed }: FieldCase): void {
   });
 }
 
-const RUNS = { numRuns: 40 };
+const RUNS = { numRuns: 25 };
 
 describe.each(CASES)('form of a $name', ({ schema, documents, fields }) => {
   test('opened and kept, nothing has changed', () => {
