@@ -1,4 +1,4 @@
-import { startTransition, useEffect, useState } from 'react';
+import { useState } from 'react';
 import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
 import { clusterRows, type TodayGroup, type TodayRow } from '@/core/today';
 import { DaylightBand, HoursAtHand, useReadable, WorthATouch } from '@/features/lazy';
@@ -18,24 +18,10 @@ const GROUPS: { key: TodayGroup; name: string; none: string }[] = [
   { key: 'leave-alone', name: 'Leave alone until', none: '' },
 ];
 
-/** As many rows as a phone shows at once. */
-const FIRST_ROWS = 5;
-
-/** False for the first drawing alone: what can be seen is drawn before what must be scrolled to. */
-function useWhole(): boolean {
-  const [whole, setWhole] = useState(false);
-  useEffect(() => {
-    const timer = setTimeout(() => startTransition(() => setWhole(true)));
-    return () => clearTimeout(timer);
-  }, []);
-  return whole;
-}
-
 /** What can be worked, by what the film allows. */
 export function TodayScreen() {
   const view = useToday();
   useReadable();
-  const whole = useWhole();
   const [width, setWidth] = useState(0);
   const wide = useWindowDimensions().width >= WIDE_FROM;
   if (view.empty) {
@@ -78,7 +64,6 @@ export function TodayScreen() {
             <Group
               key={group.key}
               name={group.name}
-              most={whole ? Infinity : i === 0 ? FIRST_ROWS : 0}
               none={group.none}
               rows={view.rows[group.key]}
               nowMs={view.nowMs}
@@ -96,8 +81,6 @@ export function TodayScreen() {
 
 interface GroupProps {
   name: string;
-  /** Rows drawn at most: the first screenful comes before the rest. */
-  most: number;
   none: string;
   rows: TodayRow[];
   nowMs: number;
@@ -105,8 +88,7 @@ interface GroupProps {
   keyed: boolean;
 }
 
-function Group({ name, most, none, rows, nowMs, days, keyed }: GroupProps) {
-  if (most === 0) return null;
+function Group({ name, none, rows, nowMs, days, keyed }: GroupProps) {
   if (rows.length === 0 && none === '') return null;
   return (
     <View role="region" aria-label={name} style={{ marginTop: space.l }}>
@@ -121,15 +103,13 @@ function Group({ name, most, none, rows, nowMs, days, keyed }: GroupProps) {
           {none}
         </Text>
       ) : null}
-      {clusterRows(rows)
-        .slice(0, most)
-        .map((cluster) => (
-          <TodayRowView
-            key={`${cluster.row.painting.id}-${cluster.row.passage.id}-${cluster.row.spotName ?? ''}`}
-            cluster={cluster}
-            nowMs={nowMs}
-          />
-        ))}
+      {clusterRows(rows).map((cluster) => (
+        <TodayRowView
+          key={`${cluster.row.painting.id}-${cluster.row.passage.id}-${cluster.row.spotName ?? ''}`}
+          cluster={cluster}
+          nowMs={nowMs}
+        />
+      ))}
     </View>
   );
 }
