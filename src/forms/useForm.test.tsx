@@ -201,6 +201,28 @@ describe('a draft that was left', () => {
     expect(form().resumedAt).toBe('2026-02-17T12:00:00.000Z');
   });
 
+  test('of a new one is nobody else’s change, whatever a new one would begin as now', () => {
+    const store = createStore();
+    const base = { ...JAR, note: 'begun yesterday' };
+    store.dispatch(
+      draftKept({
+        key: 'jar',
+        at: '2026-02-17T12:00:00.000Z',
+        base,
+        draft: { ...base, name: 'Fat' },
+      }),
+    );
+    const { result } = renderHook(
+      () => useForm({ key: 'jar', schema: jarSchema, document: JAR, isNew: true }),
+      { wrapper: inStore(store) },
+    );
+    expect(result.current.changedElsewhere).toEqual([]);
+    expect(result.current.value).toEqual({ ...base, name: 'Fat' });
+    act(() => result.current.throwAway());
+    expect(result.current.value).toEqual(JAR);
+    expect(store.getState().drafts.jar).toBeUndefined();
+  });
+
   test.each([
     ['of another build', { name: 7 }],
     ['no object', 'text'],

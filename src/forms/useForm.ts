@@ -47,6 +47,8 @@ export interface FormOptions<T extends object> {
   schema: z.ZodType<T>;
   /** The document as it is now, or what a new one begins as. */
   document: T;
+  /** A new one: nobody else can have changed it. */
+  isNew?: boolean;
 }
 
 /** What a text field needs. */
@@ -107,14 +109,21 @@ const dropDraft =
   };
 
 /** A form over a document: opened and kept, it changes nothing; left, it waits to be taken up again. */
-export function useForm<T extends object>({ key, schema, document }: FormOptions<T>): Form<T> {
+export function useForm<T extends object>({
+  key,
+  schema,
+  document: offered,
+  isNew = false,
+}: FormOptions<T>): Form<T> {
   const dispatch = useStoreDispatch();
   const kept = useStoreSelector((state) => state.drafts[key]);
   const [state, setState] = useState<FormState<T>>(() =>
     kept && isDraftOf(schema, kept.draft) && isDraftOf(schema, kept.base)
       ? { base: kept.base as T, draft: kept.draft as Draft<T>, past: [], resumedAt: kept.at }
-      : { base: document, draft: document as Draft<T>, past: [], resumedAt: null },
+      : { base: offered, draft: offered as Draft<T>, past: [], resumedAt: null },
   );
+  // A new one that is taken up again is compared with what it began from, not with another beginning.
+  const document = isNew ? state.base : offered;
   const [touched, setTouched] = useState<ReadonlySet<Path>>(new Set());
   const [tried, setTried] = useState(false);
   const { draft, base } = state;
@@ -204,10 +213,13 @@ export function useForm<T extends object>({ key, schema, document }: FormOptions
       write(checked.value);
       begin(checked.value);
     },
-    throwAway: () => begin(document),
+    throwAway() {
+      begin(offered);
+      dispatch(dropDraft(key));
+    },
     restart() {
       done.current = false;
-      begin(document);
+      begin(offered);
     },
     tried,
     resumedAt: state.resumedAt,

@@ -177,7 +177,12 @@ describe('what a plan is made from', () => {
       ),
     );
     note();
-    expect(names.size).toBe(4);
+    // An earlier hour that is corrected is other air, though there are as many of them.
+    store.dispatch(takeInHours([[hour - 1, 18, 50, 1]]));
+    note();
+    store.dispatch(takeInHours([[hour - 1, 9, 50, 2]]));
+    note();
+    expect(names.size).toBe(6);
   });
 
   test('is what the worker accepts', () => {

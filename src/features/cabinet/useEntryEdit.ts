@@ -41,6 +41,7 @@ export function useEntryEdit<T extends Entry>({
     key: `${kind}:${entry?.id ?? 'new'}`,
     schema,
     document: entry ?? fresh,
+    isNew: entry === null,
   });
   const write = (what: string, kept: T) => dispatch(changeCabinet(what, (c) => put(c, kept)));
   return {

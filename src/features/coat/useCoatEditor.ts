@@ -156,6 +156,7 @@ export function useCoatEditor(
     key: `coat:${painting.id}:${place}`,
     schema: coatSchema,
     document: existing ?? fresh,
+    isNew,
   });
   const { draft, value } = form;
   const [paintBefore, setPaintBefore] = useState<PaintPart | null>(null);

@@ -76,6 +76,7 @@ function useLaying({ painting, coatId, passageId, passages, nowMs, onClose }: Pr
     key: `laying:${painting.id}:${coatId}:${passageId}`,
     schema: layingFormSchema,
     document: fresh,
+    isNew: true,
   });
   const { spot, wet, when } = form.draft;
   // A draft may be older than what was laid since.
@@ -191,7 +192,15 @@ export function LayDialog(props: Props) {
           onPress={laying.lay}
           disabled={laying.findings.some(stops)}
         />
-        <Action title="Cancel" kind="quiet" onPress={props.onClose} />
+        <Action
+          title="Cancel"
+          kind="quiet"
+          onPress={() => {
+            // What was chosen and not laid must not lie in wait for the next time.
+            form.throwAway();
+            props.onClose();
+          }}
+        />
       </View>
     </Sheet>
   );
