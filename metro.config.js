@@ -15,5 +15,5 @@ config.resolver.resolveRequest = (context, moduleName, platform) =>
 
 module.exports = withPieces(config, {
   first: ['app/_layout.tsx', 'app/index.tsx'],
-  kit: 'src/features/lazy/kit.ts',
+  kit: 'src/pieces/kit.ts',
 });

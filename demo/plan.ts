@@ -1,10 +1,8 @@
 import type { Painting } from '../src/core/painting';
-import { USUAL_DEADLINE, type Deadline } from '../src/core/painting/deadline';
-import {
-  NEW_PLAN_RECORD,
-  type PlanForecast,
-  type PlanRecord,
-} from '../src/core/plan-record/record';
+import { USUAL_DEADLINE } from '../src/core/painting/deadline';
+import type { Deadline } from '@/core/painting/deadline-schema';
+import { NEW_PLAN_RECORD } from '../src/core/plan-record/record';
+import type { PlanForecast, PlanRecord } from '@/core/plan-record/schema';
 
 /** Dates, hours and past forecasts of the invented studio. */
 const DAY_MS = 86_400_000;

@@ -174,3 +174,10 @@ test('an export of another form stops the build instead of losing modules', () =
   odd.metadata.modulePaths.push(`${ROOT}/b.js`);
   expect(() => taken(odd, idOf)).toThrow(/form of the export has changed/);
 });
+
+test('what a first visit runs at once says so in its first line; what comes later does not', () => {
+  const hinted = cut()
+    .artifacts.filter((a) => a.source.startsWith('//# allFunctionsCalledOnLoad\n'))
+    .map((a) => a.filename.split('/').at(-1)!.split('-')[0]);
+  expect(hinted.sort()).toEqual(['__common', 'entry']);
+});

@@ -22,6 +22,7 @@ export type CoreErrorCode =
   | 'document-not-json'
   | 'document-unreadable'
   | 'document-too-new'
+  | 'not-keepable'
   | 'ground-refused'
   | 'volume-range'
   | 'target-range'

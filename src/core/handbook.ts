@@ -1,6 +1,7 @@
 import { STUDIO_CONSTANTS, type Constants } from '@/data/constants';
 import { EXTENDER, EXTENDER_KEY } from '@/data/extender';
-import { PIGMENT_ROWS, type PigmentRow } from '@/data/pigments';
+import { PIGMENT_ROWS } from '@/data/pigments';
+import type { PigmentRow } from '@/data/pigments-schema';
 import { CoreError } from './errors';
 
 /** What the calculations need to know of a pigment. */

@@ -4,7 +4,8 @@ import { INGREDIENTS } from './ingredients';
 import { METHODS } from './methods';
 import { OILS } from './oils';
 import { PIGMENT_NOTES, pigmentNotesSchema, TABLE_NOTE } from './pigment-notes';
-import { PIGMENT_ROWS, pigmentSchema, TABLE_PIGMENTS } from './pigments';
+import { PIGMENT_ROWS, TABLE_PIGMENTS } from './pigments';
+import { pigmentSchema } from './pigments-schema';
 
 test('every row of the pigment table has the shape the code expects', () => {
   expect(TABLE_PIGMENTS).toHaveLength(61);

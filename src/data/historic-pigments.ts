@@ -1,5 +1,5 @@
 import type { PigmentNotes } from './pigment-notes';
-import type { PigmentRow } from './pigments';
+import type { PigmentRow } from './pigments-schema';
 
 /**
  * Two paints of old pictures and recipe books, kept so that the rules against them can speak. Estimates

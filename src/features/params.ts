@@ -1,11 +1,13 @@
 import { useLocalSearchParams } from 'expo-router';
-import { z } from 'zod';
 
-const text = z.string().min(1).max(120);
+const LONGEST = 120;
 
-/** Route parameters, checked. Missing or strange ones become null, and the screen says the thing is not there. */
+/**
+ * A parameter of the address. A missing or strange one becomes null, and the screen says that the thing is not there.
+ * Looked at without a schema: addresses are read before the schemas have come.
+ */
 export function useParam(name: string): string | null {
   const raw = useLocalSearchParams()[name];
-  const parsed = text.safeParse(Array.isArray(raw) ? raw[0] : raw);
-  return parsed.success ? parsed.data : null;
+  const text = Array.isArray(raw) ? raw[0] : raw;
+  return typeof text === 'string' && text.length > 0 && text.length <= LONGEST ? text : null;
 }

@@ -3,11 +3,11 @@ import fc from 'fast-check';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import type { z } from 'zod';
-import { cabinetMediumSchema } from '@/core/cabinet';
-import { coatSchema } from '@/core/painting';
-import { deadlineSchema } from '@/core/painting/deadline';
-import { exceptionSchema, workingHoursSchema } from '@/core/plan-record/hours';
-import { sessionSchema } from '@/core/session';
+import { cabinetMediumSchema } from '@/core/cabinet/schema';
+import { coatSchema } from '@/core/painting/schema';
+import { deadlineSchema } from '@/core/painting/deadline-schema';
+import { exceptionSchema, workingHoursSchema } from '@/core/plan-record/schema';
+import { sessionSchema } from '@/core/session/schema';
 import {
   aCabinetMedium,
   aCabinetPaint,

@@ -1,7 +1,8 @@
 import type { Cabinet } from '@/core/cabinet/schema';
-import { takeHours, type ClimateHour } from '@/core/climate/readings';
+import { takeHours } from '@/core/climate/readings';
+import type { ClimateHour } from '@/core/climate/readings-schema';
 import type { Making, Painting } from '@/core/painting';
-import type { PlanRecord } from '@/core/plan-record/record';
+import type { PlanRecord } from '@/core/plan-record/schema';
 import type { Session } from '@/core/session/schema';
 import { making } from './clock';
 import { cabinetChanged, cabinetTakenBack } from './cabinet';

@@ -1,14 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import { z } from 'zod';
-
-/** A form that was left half done: what it began from and how far it is. Whether it can still be opened the form judges. */
-export const keptDraftSchema = z.object({
-  key: z.string().min(1).max(400),
-  at: z.iso.datetime(),
-  base: z.unknown(),
-  draft: z.unknown(),
-});
-export type KeptDraft = z.infer<typeof keptDraftSchema>;
+import type { KeptDraft } from './keep/draft-schema';
 
 const slice = createSlice({
   name: 'drafts',
@@ -21,8 +12,9 @@ const slice = createSlice({
     draftDropped(state, { payload }: PayloadAction<string>) {
       delete state[payload];
     },
-    draftsLoaded(_state, { payload }: PayloadAction<KeptDraft[]>) {
-      return Object.fromEntries(payload.map((d) => [d.key, d]));
+    /** Read at the start. What has been typed meanwhile is the newer. */
+    draftsLoaded(state, { payload }: PayloadAction<KeptDraft[]>) {
+      for (const draft of payload) state[draft.key] ??= draft;
     },
   },
 });

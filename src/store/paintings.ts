@@ -39,9 +39,9 @@ const slice = createSlice({
         adapter.setOne(state, { ...restored, revision: newest + 1 });
       } else adapter.removeOne(state, id);
     },
-    /** Read from storage at the start. */
+    /** Read from storage. */
     paintingsLoaded(state, { payload }: PayloadAction<Painting[]>) {
-      adapter.setAll(state, payload);
+      adapter.setMany(state, payload);
     },
     /** Another tab wrote it, or a save merged it with what another tab had written. */
     paintingArrived(state, { payload }: PayloadAction<Painting>) {

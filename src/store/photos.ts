@@ -1,5 +1,5 @@
 import type { KeptPhoto } from '@/core/formats';
-import { PHOTO_PREFIX } from './documents';
+import { PHOTO_PREFIX } from './keep/documents';
 import { browserStorage } from './storage';
 
 const keyOf = (id: string): string => `${PHOTO_PREFIX}${id}`;

@@ -1,10 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
-import {
-  mergeRecords,
-  NEW_PLAN_RECORD,
-  PLAN_RECORD_ID,
-  type PlanRecord,
-} from '@/core/plan-record/record';
+import { mergeRecords, NEW_PLAN_RECORD, PLAN_RECORD_ID } from '@/core/plan-record/record';
+import type { PlanRecord } from '@/core/plan-record/schema';
 
 /** A change the painter made to the plan, and the record before and after. */
 export interface PlanChange {

@@ -1,5 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
-import type { PlanRecord } from '@/core/plan-record/record';
+import type { PlanRecord } from '@/core/plan-record/schema';
 import type { WhatIf } from '@/core/schedule/what-if';
 import { paceOf } from '@/core/session/time';
 import { PLAN_ODDS } from '@/data/plan';

@@ -1,4 +1,4 @@
-import type { ClimateHour } from '@/core/climate/readings';
+import type { ClimateHour } from '@/core/climate/readings-schema';
 import { REFERENCE_CLIMATE } from '@/core/drying';
 import { newPainting, NOW_MS } from '@/core/tests/paintings';
 import { takeInHours } from './actions';

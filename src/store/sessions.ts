@@ -29,7 +29,7 @@ const slice = createSlice({
       else adapter.removeOne(state, id);
     },
     sessionsLoaded(state, { payload }: PayloadAction<Session[]>) {
-      adapter.setAll(state, payload);
+      adapter.setMany(state, payload);
     },
     sessionArrived(state, { payload }: PayloadAction<Session>) {
       adapter.setOne(state, payload);

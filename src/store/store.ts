@@ -3,6 +3,7 @@ import {
   createListenerMiddleware,
   type TypedStartListening,
 } from '@reduxjs/toolkit';
+import { acceptable } from './acceptable';
 import { cabinetReducer } from './cabinet';
 import { climateReducer } from './climate';
 import { draftsReducer } from './drafts';
@@ -37,7 +38,10 @@ function configured() {
     },
     // Paintings are plain data checked by Zod; walking every one of them on each action is dear in development.
     middleware: (defaults) =>
-      defaults({ immutableCheck: false, serializableCheck: false }).prepend(listeners.middleware),
+      defaults({ immutableCheck: false, serializableCheck: false }).prepend(
+        acceptable,
+        listeners.middleware,
+      ),
   });
   return { store, listen: listeners.startListening };
 }

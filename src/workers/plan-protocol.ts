@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { airRecordSchema } from '@/core/climate/record';
-import { climateSchema } from '@/core/drying';
+import { climateSchema } from '@/core/drying/climate-schema';
 import { learnedSchema } from '@/core/learn/learned-schema';
-import { coatSchema, COAT_ROLES, paintingSchema, type CoatRole } from '@/core/painting';
+import { COAT_ROLES, type CoatRole } from '@/core/painting';
+import { coatSchema, paintingSchema } from '@/core/painting/schema';
 import type { Delays } from '@/core/schedule/delays';
 import type { HalfOfDraws } from '@/core/schedule/odds';
-import { planRecordSchema } from '@/core/plan-record/record';
+import { planRecordSchema } from '@/core/plan-record/schema';
 import type { Plan } from '@/core/schedule/result';
 import { whatIfSchema } from '@/core/schedule/what-if';
 import type { StudioPlan, StudioPlanInput } from '@/core/schedule/studio-plan';

@@ -2,11 +2,11 @@ import { z } from 'zod';
 import { INGREDIENT_KEYS } from '@/data/ingredients';
 import { CoreError } from '@/core/errors';
 import { airRecordSchema } from '@/core/climate/record';
-import { climateSchema } from '@/core/drying';
+import { climateSchema } from '@/core/drying/climate-schema';
 import { filmEvidenceSchema } from '@/core/learn/evidence';
 import { learnedSchema } from '@/core/learn/learned-schema';
 import type { Learning } from '@/core/learn/learn';
-import { coatSchema, paintingSchema } from '@/core/painting';
+import { coatSchema, paintingSchema } from '@/core/painting/schema';
 import type { Repair, WishAnswer } from '@/core/repair';
 import { SCHOOL_KEYS } from '@/core/schools';
 

@@ -7,7 +7,6 @@ import { STUDIO_HANDBOOK } from '../handbook';
 import { own, recipe, tube } from '../tests/recipes';
 import {
   asTube,
-  cabinetSchema,
   colourIndexOf,
   hazardOf,
   mergeCabinets,
@@ -19,6 +18,7 @@ import {
   starterCabinet,
   type CabinetPaint,
 } from '.';
+import { cabinetSchema } from './schema';
 
 const cabinet = starterCabinet();
 const paint = cabinet.paints[0]!;

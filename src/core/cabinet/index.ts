@@ -12,13 +12,6 @@ export {
   type ReadRow,
   type Row,
 } from './rows';
-export {
-  CABINET_SCHEMA_VERSION,
-  cabinetMediumSchema,
-  cabinetPaintSchema,
-  cabinetSchema,
-  type Cabinet,
-  type CabinetMedium,
-  type CabinetPaint,
-} from './schema';
+export type { Cabinet, CabinetMedium, CabinetPaint } from './schema';
+export { CABINET_SCHEMA_VERSION } from '../editions';
 export { starterCabinet } from './starter';

@@ -1,4 +1,5 @@
-import { PIGMENT_ROWS, type PigmentRow } from '@/data/pigments';
+import { PIGMENT_ROWS } from '@/data/pigments';
+import type { PigmentRow } from '@/data/pigments-schema';
 import type { OwnTube } from '../film';
 import type { CabinetPaint } from './schema';
 

@@ -1,8 +1,6 @@
 import { z } from 'zod';
-import { mediumPartSchema, ownTubeSchema } from '../film';
-
-/** The cabinet: the painter's own paints and mediums. One document, beside the studio and the paintings. */
-export const CABINET_SCHEMA_VERSION = 1;
+import { CABINET_SCHEMA_VERSION } from '../editions';
+import { mediumPartSchema, ownTubeSchema } from '../film/recipe';
 
 const TUBE_MIN_ML = 1;
 const TUBE_MAX_ML = 5000;

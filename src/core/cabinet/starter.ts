@@ -1,6 +1,7 @@
 import { STARTER_MEDIUMS, STARTER_PAINTS } from '@/data/starter-cabinet';
 import { shortPigmentName } from './paints';
-import { CABINET_SCHEMA_VERSION, type Cabinet } from './schema';
+import { type Cabinet } from './schema';
+import { CABINET_SCHEMA_VERSION } from '../editions';
 
 /**
  * The cabinet a studio begins with: a usual palette and the mediums of the trade. Ids are fixed, so that two

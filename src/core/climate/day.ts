@@ -1,7 +1,7 @@
 import { WEATHER } from '@/data/weather';
-import { z } from 'zod';
-import { climateSchema, type Climate } from '../drying';
-import type { ClimateHour } from './readings';
+import type { Climate } from '../drying';
+import type { DayNight } from './day-schema';
+import type { ClimateHour } from './readings-schema';
 
 export const HOURS_PER_DAY = 24;
 
@@ -10,20 +10,6 @@ export interface DayPattern {
   temperatureC: number[];
   relativeHumidityPct: number[];
 }
-
-const hourOfDay = z
-  .number()
-  .int()
-  .min(0)
-  .max(HOURS_PER_DAY - 1);
-
-/** Two levels: heated or lit from one hour to another, something else for the rest of the day. Local hours. */
-export const dayNightSchema = z.object({
-  dayFromHour: hourOfDay,
-  dayToHour: hourOfDay,
-  night: climateSchema.pick({ temperatureC: true, relativeHumidityPct: true }),
-});
-export type DayNight = z.infer<typeof dayNightSchema>;
 
 /** The day of a stated climate: every hour alike, and nothing that strays. */
 export const constantDay = (climate: Climate): DayPattern => ({

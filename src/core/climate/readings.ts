@@ -1,4 +1,5 @@
-import { z } from 'zod';
+import { CLIMATE_MONTH_VERSION } from '../editions';
+import type { ClimateHour, ClimateMonth } from './readings-schema';
 
 export const HOUR_MS = 3_600_000;
 
@@ -13,35 +14,6 @@ export const READING_LIMITS = {
   temperatureC: { min: -30, max: 60 },
   relativeHumidityPct: { min: 0, max: 100 },
 } as const;
-
-const within = ({ min, max }: { min: number; max: number }) => z.number().min(min).max(max);
-
-export const readingSchema = z.object({
-  atMs: z.number().int().nonnegative(),
-  temperatureC: within(READING_LIMITS.temperatureC),
-  relativeHumidityPct: within(READING_LIMITS.relativeHumidityPct),
-});
-
-/** One hour of readings: hour since the epoch, mean temperature (C), mean humidity (%), how many readings. */
-export const hourSchema = z.tuple([
-  z.number().int().nonnegative(),
-  within(READING_LIMITS.temperatureC),
-  within(READING_LIMITS.relativeHumidityPct),
-  z.number().int().positive(),
-]);
-export type ClimateHour = z.infer<typeof hourSchema>;
-
-export const CLIMATE_MONTH_VERSION = 1;
-
-/** The readings of one month, an hour at a time, in order; what is kept of a logger. */
-export const climateMonthSchema = z.object({
-  schemaVersion: z.literal(CLIMATE_MONTH_VERSION),
-  /** Month in UTC, e.g. "2026-11". */
-  id: z.string().regex(/^\d{4}-\d{2}$/),
-  revision: z.number().int().min(0),
-  hours: z.array(hourSchema).max(31 * 24),
-});
-export type ClimateMonth = z.infer<typeof climateMonthSchema>;
 
 /** The document a reading belongs to, "2026-02", by UTC. @param hour hours since 1970 */
 export const monthOf = (hour: number): string =>

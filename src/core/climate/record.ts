@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { climateSchema } from '../drying';
-import { dayNightSchema } from './day';
-import { hourSchema } from './readings';
+import { climateSchema } from '../drying/climate-schema';
+import { dayNightSchema } from './day-schema';
+import { hourSchema } from './readings-schema';
 
 /** Everything the studio knows of its air; plain data, so that a worker can be given it. */
 export const airRecordSchema = z.object({

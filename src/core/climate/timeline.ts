@@ -3,7 +3,8 @@ import type { Constants } from '@/data/constants';
 import { acrylicRate, dryingRate } from '../drying';
 import { inverseKelvin } from '../drying/rate';
 import { HOURS_PER_DAY, type DayPattern } from './day';
-import { HOUR_MS, type ClimateHour } from './readings';
+import { HOUR_MS } from './readings';
+import type { ClimateHour } from './readings-schema';
 
 /** What is summed hour by hour: dose of oil and of acrylic (reference-days), 1/T (1/K) and humidity (%). */
 const SUMS = ['oil', 'acrylic', 'inverseT', 'humidity'] as const;

@@ -1,6 +1,6 @@
 import type { Constants } from '@/data/constants';
 import type { DryingTimes } from './kinetics';
-import type { Climate } from './rate';
+import type { Climate } from './climate-schema';
 import { dryingClock, type DryingClock } from './windows';
 
 /** The air round the work over time, as far as drying asks for it. */

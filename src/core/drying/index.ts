@@ -22,13 +22,12 @@ export {
 export { probabilityBy, quantileOf, TOLD, type LogNormal } from './lognormal';
 export {
   acrylicRate,
-  climateSchema,
   dryingRate,
   humidityFactor,
   REFERENCE_CLIMATE,
   temperatureFactor,
-  type Climate,
 } from './rate';
+export type { Climate } from './climate-schema';
 export {
   cureFraction,
   DAY_MS,

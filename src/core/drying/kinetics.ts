@@ -5,7 +5,8 @@ import { OILS, type OilKey } from '@/data/oils';
 import { binderVolume, dryVolume, isAcrylic, sum, type Constituents } from '../film/constituents';
 import type { Handbook } from '../handbook';
 import type { LogNormal } from './lognormal';
-import { inverseKelvin, type Climate } from './rate';
+import { inverseKelvin } from './rate';
+import type { Climate } from './climate-schema';
 
 /** Oil time used where a film holds no drying oil at all, and for the binder of alkyd tubes: linseed. */
 const LINSEED: OilKey = 'linseed-refined';

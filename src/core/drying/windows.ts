@@ -1,7 +1,8 @@
 import type { Constants } from '@/data/constants';
 import type { DryingTimes } from './kinetics';
 import { quantileOf, scaled, type LogNormal } from './lognormal';
-import { acrylicRate, dryingRate, type Climate } from './rate';
+import { acrylicRate, dryingRate } from './rate';
+import type { Climate } from './climate-schema';
 
 export const DAY_MS = 86_400_000;
 

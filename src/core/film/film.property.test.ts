@@ -3,15 +3,8 @@ import { issuesOf } from '../issues';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { withMoreOf } from '../repair';
 import { part, recipe, tube } from '../tests/recipes';
-import {
-  addConstituents,
-  composition,
-  dryVolume,
-  filmOfRecipe,
-  recipeSchema,
-  wetMixture,
-  type Recipe,
-} from '.';
+import { addConstituents, composition, dryVolume, filmOfRecipe, wetMixture, type Recipe } from '.';
+import { recipeSchema } from './recipe';
 
 const pigments = Object.keys(STUDIO_HANDBOOK.pigments);
 const anyMix = fc

@@ -23,21 +23,8 @@ export {
 export { afterGroundLoss, groundLossFraction } from './ground-loss';
 export { cpvc, cpvcOfMixture, pvc } from './pvc';
 export { tubeKey, tubePaint, type TubePaint } from './tube';
-export {
-  binderKeySchema,
-  binderOfPart,
-  mediumPartSchema,
-  ownTubeSchema,
-  partsSchema,
-  pigmentKeySchema,
-  recipeSchema,
-  thicknessSchema,
-  THICKNESS_MAX_UM,
-  tubePartSchema,
-  type MediumPart,
-  type OwnTube,
-  type Recipe,
-  type TubePart,
-} from './recipe';
+export type { MediumPart, OwnTube, Recipe, TubePart } from './recipe';
+export { binderOfPart } from './tube';
+export { THICKNESS_MAX_UM } from './limits';
 export { cutOfWtPct, varnishCut } from './resin';
 export { dryingClass, dryingIndex, iodineValue } from './drying-oil';

@@ -3,6 +3,8 @@ import { BINDER_KEYS, BINDERS } from '@/data/binders';
 import { INGREDIENT_KEYS, INGREDIENTS } from '@/data/ingredients';
 import { MATERIAL_KEYS } from '@/data/materials';
 import { PIGMENT_ROWS } from '@/data/pigments';
+import { THICKNESS_MAX_UM } from './limits';
+import { binderOfPart } from './tube';
 
 /**
  * What one coat is mixed from. Parts are by volume and only their ratio counts. `mediumShare` is
@@ -91,8 +93,6 @@ export const mediumPartSchema = z.object({
     .optional(),
 });
 
-export const THICKNESS_MAX_UM = 10000;
-
 /** Dry film thickness, um. 0.5 um is the thinnest rubbed film; 10 mm the thickest relief paint holds. */
 export const thicknessSchema = z
   .number({ error: 'Thickness must be a number of µm.' })
@@ -103,9 +103,6 @@ const VOLATILE = (ingredient: MediumPart['ingredient']): boolean => {
   const { kind } = INGREDIENTS[ingredient];
   return kind === 'solvent' || kind === 'drier' || kind === 'retarder';
 };
-
-/** What a tube of a mix is ground in. */
-export const binderOfPart = (part: TubePart) => ('own' in part ? part.own.binder : part.binder);
 
 export const recipeSchema = z
   .object({

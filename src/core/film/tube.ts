@@ -1,7 +1,7 @@
 import { EXTENDER_KEY } from '@/data/extender';
 import { BINDERS, type BinderKey } from '@/data/binders';
 import { pigmentOf, type Handbook, type Pigment } from '../handbook';
-import type { OwnTube } from './recipe';
+import type { OwnTube, TubePart } from './recipe';
 import { remember } from '../remember';
 
 /** What a tube of paint is made of, as the calculation needs it. Volumes per volume of tube paint. */
@@ -101,3 +101,6 @@ export const tubePaint = (
   part: { own: OwnTube } | { pigment: string; binder: BinderKey },
 ): TubePaint =>
   'own' in part ? ownPaint(handbook, part.own) : tablePaint(handbook, part.pigment, part.binder);
+
+/** What a tube of a mix is ground in. */
+export const binderOfPart = (part: TubePart) => ('own' in part ? part.own.binder : part.binder);

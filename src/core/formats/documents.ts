@@ -1,13 +1,19 @@
 import type { z } from 'zod';
 import { CoreError } from '../errors';
 import { issuesOf } from '../issues';
-import { CABINET_SCHEMA_VERSION, cabinetSchema, type Cabinet } from '../cabinet/schema';
-import { PAINTING_SCHEMA_VERSION, paintingSchema, type Painting } from '../painting/schema';
+import { cabinetSchema, type Cabinet } from '../cabinet/schema';
+import { CABINET_SCHEMA_VERSION } from '../editions';
+import { paintingSchema, type Painting } from '../painting/schema';
+import { PAINTING_SCHEMA_VERSION } from '../editions';
 import { migrate, type MigrationSteps } from './migrate';
-import { CLIMATE_MONTH_VERSION, climateMonthSchema, type ClimateMonth } from '../climate/readings';
-import { SESSION_SCHEMA_VERSION, sessionSchema, type Session } from '../session/schema';
-import { PLAN_RECORD_VERSION, planRecordSchema, type PlanRecord } from '../plan-record/record';
-import { STUDIO_SCHEMA_VERSION, studioSchema, type Studio } from './studio';
+import { CLIMATE_MONTH_VERSION } from '../editions';
+import { climateMonthSchema, type ClimateMonth } from '../climate/readings-schema';
+import { sessionSchema, type Session } from '../session/schema';
+import { SESSION_SCHEMA_VERSION } from '../editions';
+import { PLAN_RECORD_VERSION } from '../editions';
+import { planRecordSchema, type PlanRecord } from '../plan-record/schema';
+import { STUDIO_SCHEMA_VERSION } from '../editions';
+import { studioSchema, type Studio } from './studio-schema';
 
 /**
  * Steps from older versions. Version 2 of a painting only allows more: own tubes, other materials, more
@@ -30,10 +36,41 @@ export const STUDIO_STEPS: MigrationSteps = {
   }),
 };
 const CABINET_STEPS: MigrationSteps = {};
+/** The schemas that read what is stored. */
+const SCHEMAS = {
+  painting: paintingSchema,
+  session: sessionSchema,
+  cabinet: cabinetSchema,
+  climate: climateMonthSchema,
+  plan: planRecordSchema,
+  studio: studioSchema,
+} as const;
+
 /** The first thing wrong, as "field: sentence". */
 export function firstIssue(error: z.ZodError): { where: string; message: string } {
   const [issue] = issuesOf(error);
   return { where: issue?.where || 'document', message: issue?.message ?? 'unreadable' };
+}
+
+/** A place in a document as a painter would name it: "passages.3.name" is "passage 4, name". */
+export const placeInWords = (where: string): string =>
+  where
+    .split('.')
+    .reduce<string[]>((words, part) => {
+      const last = words.pop();
+      if (last === undefined) return [part];
+      return /^\d+$/.test(part)
+        ? [...words, `${last.replace(/(?<=[^s])s$/, '')} ${Number(part) + 1}`]
+        : [...words, last, part];
+    }, [])
+    .join(', ');
+
+/** Why a document of this edition could not be read again if it were kept; null where it could. */
+export function whyNotKept(kind: keyof typeof SCHEMAS, document: unknown): string | null {
+  const result = SCHEMAS[kind].safeParse(document);
+  if (result.success) return null;
+  const { where, message } = firstIssue(result.error);
+  return `${placeInWords(where)}: ${message}`;
 }
 
 /** Read a document by its schema, or refuse it, naming the field. */

@@ -1,9 +1,9 @@
 import { z } from 'zod';
 import type { Cabinet } from '../cabinet/schema';
-import type { ClimateMonth } from '../climate/readings';
+import type { ClimateMonth } from '../climate/readings-schema';
 import { CoreError } from '../errors';
 import type { Painting } from '../painting/schema';
-import type { PlanRecord } from '../plan-record/record';
+import type { PlanRecord } from '../plan-record/schema';
 import type { Session } from '../session/schema';
 import {
   parse,
@@ -15,16 +15,17 @@ import {
   readStudio,
 } from './documents';
 import { migrate, type MigrationSteps } from './migrate';
-import type { Studio } from './studio';
+import type { Studio } from './studio-schema';
 
 /** The first edition had no cabinet. */
 const EXPORT_STEPS: MigrationSteps = {
   1: (file) => ({ ...file, cabinet: null }),
   2: (file) => ({ ...file, sessions: [], climate: [], photos: [] }),
   3: (file) => ({ ...file, plan: null }),
+  4: (file) => ({ ...file, unreadable: [] }),
 };
 
-export const EXPORT_SCHEMA_VERSION = 4;
+export const EXPORT_SCHEMA_VERSION = 5;
 export const EXPORT_FORMAT = 'tawny-hour';
 
 /** What is exported: one painting, or the whole studio with its settings. */
@@ -42,6 +43,8 @@ export interface ExportFile {
   photos: KeptPhoto[];
   /** Working hours, pins, and what the plan has said. */
   plan: PlanRecord | null;
+  /** What could not be read is carried along as it is. */
+  unreadable: UnreadableDocument[];
 }
 
 /** A photo without anything but its picture. */
@@ -50,6 +53,10 @@ const keptPhotoSchema = z.object({
   jpeg: z.base64({ error: 'A photo must be a JPEG in base 64.' }),
 });
 export type KeptPhoto = z.infer<typeof keptPhotoSchema>;
+
+/** A document that the program could not read, with its bytes as they stood in storage. */
+const unreadableSchema = z.object({ key: z.string().min(1).max(400), raw: z.string() });
+export type UnreadableDocument = z.infer<typeof unreadableSchema>;
 
 const envelopeSchema = z.object({
   format: z.literal(EXPORT_FORMAT, { error: 'This file was not written by Tawny Hour.' }),
@@ -65,6 +72,7 @@ const envelopeSchema = z.object({
   climate: z.array(z.unknown()).max(2400),
   photos: z.array(keptPhotoSchema).max(20_000),
   plan: z.unknown(),
+  unreadable: z.array(unreadableSchema).max(20_000),
 });
 
 /** An export file of this edition; what is not given is not in it. */
@@ -74,7 +82,7 @@ export const exportFile = (
   studio: Studio | null,
   exportedAt: string,
   cabinet: Cabinet | null = null,
-  log: Partial<Pick<ExportFile, 'sessions' | 'climate' | 'photos' | 'plan'>> = {},
+  log: Partial<Pick<ExportFile, 'sessions' | 'climate' | 'photos' | 'plan' | 'unreadable'>> = {},
 ): ExportFile => ({
   format: EXPORT_FORMAT,
   schemaVersion: EXPORT_SCHEMA_VERSION,
@@ -87,6 +95,7 @@ export const exportFile = (
   climate: log.climate ?? [],
   photos: log.photos ?? [],
   plan: log.plan ?? null,
+  unreadable: log.unreadable ?? [],
 });
 
 const within = <T>(prefix: string, read: () => T): T => {

@@ -1,6 +1,7 @@
 import { CoreError } from '../errors';
 import { newPainting, NOW } from '../tests/paintings';
-import { migrate, NEW_STUDIO, readPainting } from '.';
+import { migrate, NEW_STUDIO } from '.';
+import { readPainting } from './documents';
 import { exportFile, readExport } from './export';
 
 const painting = newPainting();
@@ -28,7 +29,7 @@ test.each<[string, string, RegExp]>([
   [
     'a later edition',
     text({ schemaVersion: 9 }),
-    /^document-too-new.*version 9; this edition reads up to 4/,
+    /^document-too-new.*version 9; this edition reads up to 5/,
   ],
   ['no version', text({ schemaVersion: undefined }), /no schemaVersion/],
   ['a list', '[]', /^document-unreadable/],

@@ -1,33 +1,6 @@
-import { z } from 'zod';
-import { forgottenSchema } from '../learn/forget';
-import { dayNightSchema } from '../climate/day';
-import { climateSchema, REFERENCE_CLIMATE } from '../drying';
-
-/** The studio: what holds for all paintings. One document; paintings have one each. */
-export const STUDIO_SCHEMA_VERSION = 2;
-
-export const studioSchema = z.object({
-  schemaVersion: z.literal(STUDIO_SCHEMA_VERSION),
-  revision: z.number().int().min(0),
-  units: z.enum(['cm', 'inch']),
-  climate: climateSchema,
-  /** Another climate by night; null when it is always the same. */
-  dayNight: dayNightSchema.nullable(),
-  /** Whether the readings that are kept are followed, or only what is stated here. */
-  followReadings: z.boolean(),
-  /** Take readings from the logger of this server. */
-  loggerOn: z.boolean(),
-  /** Paints and mediums whose past tests teach no more. */
-  forgotten: z.array(forgottenSchema).max(500),
-  /** Where the studio is, for the hours of daylight; degrees north. */
-  latitudeDeg: z
-    .number({ error: 'Latitude must be a number of degrees.' })
-    .min(-90, { error: 'Latitude must be between -90 and 90 degrees.' })
-    .max(90, { error: 'Latitude must be between -90 and 90 degrees.' }),
-  /** Order of the paintings on the wall; paintings that it does not name come last. */
-  paintingOrder: z.array(z.string()),
-});
-export type Studio = z.infer<typeof studioSchema>;
+import { REFERENCE_CLIMATE } from '../drying';
+import { STUDIO_SCHEMA_VERSION } from '../editions';
+import type { Studio } from './studio-schema';
 
 export const NEW_STUDIO: Studio = {
   schemaVersion: STUDIO_SCHEMA_VERSION,

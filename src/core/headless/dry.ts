@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { ABSORBING_SURFACES } from '@/data/grounds';
 import {
-  climateSchema,
   constantAir,
   dryingTimes,
   dryingWindows,
@@ -13,7 +12,9 @@ import {
   REFERENCE_CLIMATE,
   STAGES,
 } from '../drying';
-import { filmOfRecipe, recipeSchema } from '../film';
+import { climateSchema } from '../drying/climate-schema';
+import { filmOfRecipe } from '../film';
+import { recipeSchema } from '../film/recipe';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { SCHOOL_KEYS, SCHOOLS } from '../schools';
 import { airOf, seriesSchema } from './climate';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { composition, filmOfRecipe, recipeSchema, wetMixture } from '../film';
+import { composition, filmOfRecipe, wetMixture } from '../film';
+import { recipeSchema } from '../film/recipe';
 import { STUDIO_HANDBOOK } from '../handbook';
 import type { DefineVerb } from './define';
 

@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { FINDINGS, LEARNING_ROWS } from '@/data/learning';
-import { climateSchema, dryingClock, dryingTimes, REFERENCE_CLIMATE } from '../drying';
-import { filmOfRecipe, recipeSchema } from '../film';
+import { dryingClock, dryingTimes, REFERENCE_CLIMATE } from '../drying';
+import { climateSchema } from '../drying/climate-schema';
+import { filmOfRecipe } from '../film';
+import { recipeSchema } from '../film/recipe';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { featuresOf } from '../learn';
 import { explain, explanationSentence } from '../learn/explain';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { mediumPartSchema, tubePartSchema } from '../film';
+import { mediumPartSchema, tubePartSchema } from '../film/recipe';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { batchOf, blendJars, byVolume, mediumFor, stretchJar, stretchToSolids } from '../quantity';
 import type { DefineVerb } from './define';

@@ -1,16 +1,12 @@
 import { z } from 'zod';
-import { climateSchema, REFERENCE_CLIMATE } from '../drying';
-import { recipeSchema } from '../film';
+import { REFERENCE_CLIMATE } from '../drying';
+import { climateSchema } from '../drying/climate-schema';
+import { recipeSchema } from '../film/recipe';
 import { STUDIO_HANDBOOK } from '../handbook';
 import type { AssessOptions } from '../painting';
-import {
-  COAT_ROLES,
-  groundSchema,
-  ONTO,
-  PAINTING_SCHEMA_VERSION,
-  SUPPORT_KINDS,
-  type Painting,
-} from '../painting/schema';
+import { groundSchema, type Painting } from '../painting/schema';
+import { COAT_ROLES, ONTO, SUPPORT_KINDS } from '../painting/vocabulary';
+import { PAINTING_SCHEMA_VERSION } from '../editions';
 import { SCHOOL_KEYS } from '../schools';
 
 /** A stack of coats, the lowest first, as the verbs take it. */

@@ -4,7 +4,7 @@ import { STUDIO_HANDBOOK } from '../handbook';
 import { CoreError } from '../errors';
 import { quantileOf } from '../drying';
 import { workWindows } from '../schedule/calendar';
-import { exceptionSchema, workingHoursSchema } from '../plan-record/hours';
+import { exceptionSchema, workingHoursSchema } from '../plan-record/schema';
 import { wallTable } from '../schedule/dose-table';
 import type { Lag, PlanFilm, PlanProblem, PlanWork, WorkWindow } from '../schedule';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { recipeSchema } from '../film';
+import { recipeSchema } from '../film/recipe';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { oilingOutDose, paintNeeded } from '../quantity';
 import type { DefineVerb } from './define';

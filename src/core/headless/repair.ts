@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CoreError } from '../errors';
-import { recipeSchema } from '../film';
+import { recipeSchema } from '../film/recipe';
 import { STUDIO_HANDBOOK } from '../handbook';
 import type { AssessOptions } from '../painting';
 import { coatAreaCm2, lossesOf, paintNeeded } from '../quantity';

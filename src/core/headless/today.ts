@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import { climateSchema, REFERENCE_CLIMATE } from '../drying';
-import { readPainting } from '../formats';
+import { REFERENCE_CLIMATE } from '../drying';
+import { climateSchema } from '../drying/climate-schema';
+import { readPainting } from '../formats/documents';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { assessPainting } from '../painting';
 import { evidenceOf } from '../painting/evidence';

@@ -1,7 +1,8 @@
 import type { RuleKey } from '../rules/records';
 import type { SchoolKey } from '../schools';
 import { changed, coatOf, requirePassages, type Making } from './making';
-import { USUAL_DEADLINE, type Deadline } from './deadline';
+import { USUAL_DEADLINE } from './deadline';
+import type { Deadline } from './deadline-schema';
 import type { Coat, Painting } from './schema';
 
 /** Put a changed coat in the place of the old one. `correctRecord` also rewrites what was laid of it. */

@@ -1,4 +1,4 @@
-import { z } from 'zod';
+import type { Deadline } from './deadline-schema';
 
 /** What a deadline asks for: dry to the touch, dry enough to wrap and carry, varnished. */
 export const MILESTONES = ['touch-dry', 'travel', 'varnished'] as const;
@@ -18,27 +18,6 @@ export type EdgeIntent = (typeof EDGE_INTENTS)[number];
 /** Which painting gives way to which where the hours do not do for all. */
 export const IMPORTANCES = ['may-slip', 'usual', 'first'] as const;
 export type Importance = (typeof IMPORTANCES)[number];
-
-const id = z.string().min(1).max(80);
-
-export const edgeSchema = z.object({ between: z.tuple([id, id]), intent: z.enum(EDGE_INTENTS) });
-export type Edge = z.infer<typeof edgeSchema>;
-
-/** How a painting is planned. */
-export const deadlineSchema = z.object({
-  dueAt: z.iso.datetime({ error: 'Give a day and a time, such as 12 Mar 2026, 17:00.' }).nullable(),
-  milestone: z.enum(MILESTONES),
-  importance: z.enum(IMPORTANCES),
-  stage: z.enum(WAIT_STAGES),
-  chance: z.union(
-    WAIT_CHANCES.map((c) => z.literal(c)),
-    { error: 'Choose 50, 75 or 90 %.' },
-  ),
-  edges: z.array(edgeSchema).max(40),
-  /** The hand rests on a stick: fine work needs no dry place beside it. */
-  handOnStick: z.boolean(),
-});
-export type Deadline = z.infer<typeof deadlineSchema>;
 
 export const USUAL_DEADLINE: Deadline = {
   dueAt: null,

@@ -18,38 +18,34 @@ export { coatOf, type Making } from './making';
 export { gessoThicknessUm, groundReadyAtMs, isOilGround } from './ground';
 export { mergePaintings } from './merge';
 export type { Film } from './reduce';
+export type {
+  Coat,
+  CoatRole,
+  Ground,
+  HowReduced,
+  LaidEvent,
+  Onto,
+  Overrule,
+  Painting,
+  PaintingEvent,
+  Passage,
+  ReducedEvent,
+  TouchedEvent,
+  Bother,
+  Spot,
+  Support,
+} from './schema';
 export {
   areaCm2,
   COAT_ROLES,
-  coatSchema,
-  groundSchema,
   GROUND_WHITES,
   HOW_REDUCED,
   OLD_SURFACES,
   SIZES,
   ONTO,
-  PAINTING_SCHEMA_VERSION,
-  paintingSchema,
-  passageSchema,
-  spotSchema,
   SUPPORT_KINDS,
-  supportSchema,
-  type Coat,
-  type CoatRole,
-  type Ground,
-  type HowReduced,
-  type LaidEvent,
-  type Onto,
-  type Overrule,
-  type Painting,
-  type PaintingEvent,
-  type Passage,
-  type ReducedEvent,
-  type TouchedEvent,
-  type Bother,
-  type Spot,
-  type Support,
-} from './schema';
+} from './vocabulary';
+export { PAINTING_SCHEMA_VERSION } from '../editions';
 export {
   isLaid,
   laidEvents,

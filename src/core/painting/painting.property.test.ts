@@ -3,7 +3,8 @@ import { dryVolume } from '../film';
 import { isoDaysAgo, making, optionsAt, stackOf } from '../tests/paintings';
 import { part, recipe, tube } from '../tests/recipes';
 import { addCoat } from './coats';
-import { assessPainting, mergePaintings, paintingSchema, type Painting } from '.';
+import { assessPainting, mergePaintings, type Painting } from '.';
+import { paintingSchema } from './schema';
 import { layCoat, reduceFilm } from './events';
 
 const WHITE = [tube('titanium-white')];

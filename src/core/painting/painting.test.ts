@@ -20,7 +20,6 @@ import {
   liftsAt,
   openAt,
   mergePaintings,
-  paintingSchema,
   plannedCoats,
   stairWidth,
   topLaid,
@@ -28,6 +27,7 @@ import {
   verdictOf,
   type Painting,
 } from '.';
+import { paintingSchema } from './schema';
 import { addCoat, changeCoat, moveCoat, removeCoat } from './coats';
 import { layCoat, reduceFilm, withoutEvent } from './events';
 import { startPainting } from './start';

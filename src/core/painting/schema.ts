@@ -3,12 +3,19 @@ import { APPLICATION_KEYS, LEFT_FRACTION, type Left } from '@/data/applications'
 import { FINDINGS } from '@/data/learning';
 import { METHOD_KEYS } from '@/data/method-keys';
 import { RULE_KEYS } from '../rules/records';
-import { recipeSchema } from '../film';
+import { recipeSchema } from '../film/recipe';
 import { SCHOOL_KEYS } from '../schools';
-import { deadlineSchema } from './deadline';
-
-/** A painting as it is kept: what was planned and what was done. What the film is now is derived, never stored. */
-export const PAINTING_SCHEMA_VERSION = 4;
+import { PAINTING_SCHEMA_VERSION } from '../editions';
+import { deadlineSchema } from './deadline-schema';
+import {
+  COAT_ROLES,
+  GROUND_WHITES,
+  HOW_REDUCED,
+  OLD_SURFACES,
+  ONTO,
+  SIZES,
+  SUPPORT_KINDS,
+} from './vocabulary';
 
 const id = z.string().min(1).max(80);
 const timestamp = z.iso.datetime({
@@ -21,14 +28,6 @@ const side = z
   .number({ error: 'Must be a number.' })
   .min(SIDE_MIN_MM, { error: 'A side must be at least 2 cm.' })
   .max(SIDE_MAX_MM, { error: 'A side must be at most 20 m.' });
-
-export const SUPPORT_KINDS = [
-  'canvas',
-  'linen',
-  'wood-panel',
-  'fibreboard-panel',
-  'metal-panel',
-] as const;
 export const supportSchema = z.object({
   kind: z.enum(SUPPORT_KINDS),
   widthMm: side,
@@ -46,10 +45,6 @@ const gessoCoats = z
 const finishedAt = timestamp.optional();
 /** Sanded or polished until it has no tooth. */
 const smooth = z.boolean().optional();
-
-export const SIZES = ['none', 'glue', 'acrylic'] as const;
-export const OLD_SURFACES = ['matt', 'glossy', 'varnished', 'waxed'] as const;
-export const GROUND_WHITES = ['titanium', 'lead', 'zinc'] as const;
 
 export const groundSchema = z.discriminatedUnion(
   'kind',
@@ -99,20 +94,6 @@ export const passageSchema = z.object({ id, name, share });
 
 export const spotSchema = z.object({ name, share });
 
-export const COAT_ROLES = [
-  'drawing',
-  'tone',
-  'underpainting',
-  'block-in',
-  'overpainting',
-  'detail',
-  'glaze',
-  'scumble',
-  'oiling-out',
-  'varnish',
-] as const;
-export const ONTO = ['touch-dry', 'through-dry', 'wet'] as const;
-
 /** A rule the painter goes against, knowingly: which, why, and when that was decided. */
 export const overruleSchema = z.object({
   rule: z.enum(RULE_KEYS),
@@ -145,8 +126,6 @@ export const coatSchema = z.object({
   /** Its passages one by one, not in one go. */
   apart: z.boolean().optional(),
 });
-
-export const HOW_REDUCED = ['wiped', 'scraped', 'sanded', 'painted-out'] as const;
 const LEFT = Object.keys(LEFT_FRACTION) as [Left, ...Left[]];
 
 export const laidEventSchema = z.object({
@@ -306,6 +285,3 @@ export type CoatRole = (typeof COAT_ROLES)[number];
 export type Overrule = z.infer<typeof overruleSchema>;
 export type Onto = (typeof ONTO)[number];
 export type HowReduced = ReducedEvent['how'];
-
-/** Surface of the support, cm2. */
-export const areaCm2 = (support: Support): number => (support.widthMm * support.heightMm) / 100;

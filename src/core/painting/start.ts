@@ -3,13 +3,8 @@ import type { MethodKey } from '@/data/method-keys';
 import { CoreError } from '../errors';
 import { isOilGround } from './ground';
 import { FUTURE_SLACK_MS, type Making } from './making';
-import {
-  PAINTING_SCHEMA_VERSION,
-  type Coat,
-  type Ground,
-  type Painting,
-  type Support,
-} from './schema';
+import { type Coat, type Ground, type Painting, type Support } from './schema';
+import { PAINTING_SCHEMA_VERSION } from '../editions';
 
 export interface NewPainting {
   title: string;

@@ -19,7 +19,8 @@ import { layCoat, reduceFilm } from './events';
 import { gatesOf, noteBother, openBothers, passGate, reworkOf, settleBother } from './notes-of';
 import { standingOf } from './standing';
 import { setTestAside, touchedEvents, touchFilm } from './touch';
-import { assessPainting, mergePaintings, paintingSchema, topLaid, type Painting } from '.';
+import { assessPainting, mergePaintings, topLaid, type Painting } from '.';
+import { paintingSchema } from './schema';
 
 /** Three coats, each over both passages. */
 const newPainting = (): Painting =>

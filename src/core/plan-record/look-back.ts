@@ -4,7 +4,8 @@ import type { Session } from '../session/schema';
 import { workedMinutes } from '../session/time';
 import { mondayOf, momentOf, nextDay } from '../schedule/calendar';
 import type { Odds } from '../schedule/odds';
-import { changedRecord, type PlanForecast, type PlanRecord, type PlanWeek } from './record';
+import { changedRecord } from './record';
+import type { PlanForecast, PlanRecord, PlanWeek } from './schema';
 import type { Plan } from '../schedule/result';
 import { stepIdOf, type Step } from '../schedule/steps';
 

@@ -1,4 +1,5 @@
-import { changedRecord, type BusyCalendar, type PlanRecord } from './record';
+import { changedRecord } from './record';
+import type { BusyCalendar, PlanRecord } from './schema';
 
 /** Put works where the painter wants them. A pin takes back what was said of not before. */
 export function pinWorks(record: PlanRecord, places: Record<string, number>): PlanRecord {

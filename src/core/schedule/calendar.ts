@@ -1,7 +1,8 @@
 import { TZDate } from '@date-fns/tz';
 import { addDays } from 'date-fns/addDays';
 import { getPosition, getTimes } from 'suncalc';
-import { MINUTES_A_DAY, type CalendarException, type WorkingHours } from '../plan-record/hours';
+import { MINUTES_A_DAY } from '../plan-record/hours';
+import type { CalendarException, WorkingHours } from '../plan-record/schema';
 import type { WorkWindow } from './problem';
 
 export interface CalendarInput {

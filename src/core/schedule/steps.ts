@@ -1,7 +1,8 @@
 import { LEAST_WORK_MINUTES, WORK_PACE } from '@/data/pace';
 import { PLAN_ODDS } from '@/data/plan';
 import type { Coat, CoatRole, Painting } from '../painting/schema';
-import { USUAL_DEADLINE, type Edge, type Deadline } from '../painting/deadline';
+import { USUAL_DEADLINE } from '../painting/deadline';
+import type { Edge, Deadline } from '../painting/deadline-schema';
 import { unlaidPassages } from '../painting/sites';
 import { passagesCm2 } from '../session/time';
 

@@ -1,7 +1,8 @@
 import { REFERENCE_CLIMATE } from '../drying';
 import { assessPainting } from '../painting';
 import { layCoat } from '../painting/events';
-import { USUAL_DEADLINE, type Deadline } from '../painting/deadline';
+import { USUAL_DEADLINE } from '../painting/deadline';
+import type { Deadline } from '../painting/deadline-schema';
 import type { Coat, Painting } from '../painting/schema';
 import { making, NOW, NOW_MS, optionsAt, stackOf } from '../tests/paintings';
 import { part, recipe, tube } from '../tests/recipes';

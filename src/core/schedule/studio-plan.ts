@@ -12,7 +12,7 @@ import { workWindows } from './calendar';
 import { delaysOf, type Delays } from './delays';
 import { HALVES, halfOfDraws, oddsFrom, type GoalOdds, type HalfOfDraws, type Odds } from './odds';
 import type { PlanProblem, WorkWindow } from './problem';
-import type { PlanRecord } from '../plan-record/record';
+import type { PlanRecord } from '../plan-record/schema';
 import { plan, type Plan } from './result';
 import type { Pace, Step } from './steps';
 import { airFor, suppose, warmerFrom, type WhatIf } from './what-if';

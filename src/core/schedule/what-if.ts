@@ -3,8 +3,8 @@ import { followedAir, type AirRecord } from '../climate';
 import type { Constants } from '@/data/constants';
 import { constantAir, temperatureFactor, type Climate, type StudioAir } from '../drying';
 import type { Painting } from '../painting/schema';
-import { exceptionSchema, hoursSchema } from '../plan-record/hours';
-import type { PlanRecord } from '../plan-record/record';
+import { exceptionSchema, hoursSchema } from '../plan-record/schema';
+import type { PlanRecord } from '../plan-record/schema';
 
 const id = z.string().min(1).max(80);
 

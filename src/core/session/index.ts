@@ -1,15 +1,8 @@
 export { mergeSessions } from './merge';
 export { paletteWindow, type PaletteWindow } from './palette';
-export {
-  REACHED,
-  SESSION_SCHEMA_VERSION,
-  sessionSchema,
-  type PaletteMix,
-  type Session,
-  type SessionPhoto,
-  type Stretch,
-  type Work,
-} from './schema';
+export type { PaletteMix, Session, SessionPhoto, Stretch, Work } from './schema';
+export { REACHED } from './vocabulary';
+export { SESSION_SCHEMA_VERSION } from '../editions';
 export {
   addPhoto,
   addWork,

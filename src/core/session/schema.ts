@@ -1,8 +1,7 @@
 import { z } from 'zod';
-import { recipeSchema } from '../film';
-
-/** A session at the easel as it is kept: what was worked, when, with what. Times are UTC. */
-export const SESSION_SCHEMA_VERSION = 1;
+import { SESSION_SCHEMA_VERSION } from '../editions';
+import { REACHED } from './vocabulary';
+import { recipeSchema } from '../film/recipe';
 
 const id = z.string().min(1).max(80);
 const timestamp = z.iso.datetime({
@@ -60,8 +59,6 @@ const photoSchema = z.object({
   height: z.number().int().positive(),
 });
 export type SessionPhoto = z.infer<typeof photoSchema>;
-
-export const REACHED = ['yes', 'partly', 'no'] as const;
 
 export const sessionSchema = z.object({
   schemaVersion: z.literal(SESSION_SCHEMA_VERSION),

@@ -26,12 +26,12 @@ import {
   resume,
   runningWork,
   sessionMinutes,
-  sessionSchema,
   takeUp,
   timeBoxOf,
   workedMinutes,
   type Session,
 } from '.';
+import { sessionSchema } from './schema';
 
 const START = Date.UTC(2026, 1, 17, 9);
 const at = (minutes: number): string => new Date(START + minutes * 60_000).toISOString();

@@ -2,13 +2,13 @@ import { CoreError } from '../errors';
 import type { Recipe } from '../film';
 import type { Making } from '../painting/making';
 import {
-  SESSION_SCHEMA_VERSION,
   type PaletteMix,
   type Session,
   type SessionPhoto,
   type Stretch,
   type Work,
 } from './schema';
+import { SESSION_SCHEMA_VERSION } from '../editions';
 
 type Now = Pick<Making, 'now'>;
 

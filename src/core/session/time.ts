@@ -1,4 +1,5 @@
-import { areaCm2, type Painting } from '../painting/schema';
+import { type Painting } from '../painting/schema';
+import { areaCm2 } from '../painting/vocabulary';
 import { WORK_PACE, PACE } from '@/data/pace';
 import type { Session, Stretch, Work } from './schema';
 

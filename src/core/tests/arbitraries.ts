@@ -5,23 +5,17 @@ import { MATERIAL_KEYS } from '@/data/materials';
 import { PIGMENT_ROWS } from '@/data/pigments';
 import { RULE_KEYS } from '../rules/records';
 import type { CabinetMedium, CabinetPaint } from '../cabinet';
-import {
-  COAT_ROLES,
-  coatSchema,
-  ONTO,
-  paintingSchema,
-  type Coat,
-  type Painting,
-} from '../painting';
+import { COAT_ROLES, ONTO, type Coat, type Painting } from '../painting';
+import { coatSchema, paintingSchema } from '../painting/schema';
 import {
   EDGE_INTENTS,
   IMPORTANCES,
   MILESTONES,
   WAIT_CHANCES,
   WAIT_STAGES,
-  type Deadline,
 } from '../painting/deadline';
-import type { CalendarException, WorkingHours } from '../plan-record/hours';
+import type { Deadline } from '../painting/deadline-schema';
+import type { CalendarException, WorkingHours } from '../plan-record/schema';
 
 /** Arbitrary valid documents: numbers with all their digits, names with commas and accents, every optional field. */
 

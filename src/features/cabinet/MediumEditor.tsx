@@ -1,7 +1,8 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { cabinetMediumSchema, putMedium, type CabinetMedium } from '@/core/cabinet';
+import { putMedium, type CabinetMedium } from '@/core/cabinet';
+import { cabinetMediumSchema } from '@/core/cabinet/schema';
 import { mediumFigures } from '@/core/film';
 import { byVolume } from '@/core/quantity';
 import { Figure, Figures } from '@/features/Figures';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { cabinetPaintSchema, shortPigmentName, type CabinetPaint } from '@/core/cabinet';
+import { shortPigmentName, type CabinetPaint } from '@/core/cabinet';
+import { cabinetPaintSchema } from '@/core/cabinet/schema';
 
 export const newPaint = (id: string): CabinetPaint => ({
   id,

@@ -1,6 +1,8 @@
 import { View } from 'react-native';
-import { climateSchema, type Climate } from '@/core/drying';
-import { dayNightSchema, type DayNight } from '@/core/climate';
+import { type Climate } from '@/core/drying';
+import { climateSchema } from '@/core/drying/climate-schema';
+import { type DayNight } from '@/core/climate';
+import { dayNightSchema } from '@/core/climate/day-schema';
 import { AIR, AIR_KEYS, LIGHT, LIGHT_KEYS } from '@/data/climate';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { settingsChanged } from '@/store/studio';

@@ -1,7 +1,8 @@
 import { isValid } from 'date-fns/isValid';
 import { parse as parseDate } from 'date-fns/parse';
 import Papa from 'papaparse';
-import { readingSchema, type Reading } from '@/core/climate';
+import { type Reading } from '@/core/climate';
+import { readingSchema } from '@/core/climate/readings-schema';
 
 /** How times are written in the file. */
 export const TIME_FORMATS = [

@@ -1,5 +1,5 @@
 import { checkDraft, withAt } from '@/forms/draft';
-import { coatSchema } from '@/core/painting';
+import { coatSchema } from '@/core/painting/schema';
 import { newPainting } from '@/core/tests/paintings';
 import { asMaterial, asPaint, newCoat, paintPartOf } from './draft';
 

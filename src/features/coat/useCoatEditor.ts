@@ -2,7 +2,6 @@ import { useMemo, useState } from 'react';
 import { constantAir, DAY_MS, quantileOf, type DryingClock, type LogNormal } from '@/core/drying';
 import {
   assessPainting,
-  coatSchema,
   DEADLINE_QUANTILE,
   isLaid,
   type Coat,
@@ -10,6 +9,7 @@ import {
   type Painting,
   type SiteStack,
 } from '@/core/painting';
+import { coatSchema } from '@/core/painting/schema';
 import { addCoat, changeCoat } from '@/core/painting/coats';
 import { gravestByRule, toldLayer, type ToldLayer } from '@/core/tell';
 import { stops, type Finding } from '@/core/rules';

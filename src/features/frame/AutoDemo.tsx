@@ -1,15 +1,16 @@
 import { useEffect } from 'react';
 import { useStore } from 'react-redux';
-import { z } from 'zod';
+import { loadKit } from '@/pieces';
 import { openDemoStudio } from '@/features/keep/demo';
 import type { State, Store } from '@/store/store';
-
-const servedSchema = z.object({ demo: z.boolean() });
 
 async function servedAsDemo(): Promise<boolean> {
   const response = await fetch('/api/studio');
   if (!response.ok) return false;
-  return servedSchema.safeParse(await response.json()).data?.demo ?? false;
+  // The schema of the answer comes once the server has answered: an own studio does without it.
+  await loadKit();
+  const { isDemo } = await import('@/features/keep/served');
+  return isDemo(await response.json());
 }
 
 const isPristine = (state: State): boolean =>

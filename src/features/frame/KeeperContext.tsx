@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import type { Keeper } from '@/store/keeper';
+import type { Keeper } from '@/store/keep/keeper';
 
 const KeeperContext = createContext<Keeper | null>(null);
 export const KeeperProvider = KeeperContext.Provider;

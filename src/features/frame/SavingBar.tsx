@@ -1,6 +1,9 @@
 import { useEffect } from 'react';
 import { View } from 'react-native';
-import { useStoreSelector } from '@/store/hooks';
+import { useExport } from '@/features/keep/useExport';
+import { nameOfKey } from '@/store/keep/documents';
+import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import { changeDeclined } from '@/store/saving';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { colour, space } from '@/ui/tokens';
@@ -16,20 +19,52 @@ function useAskBeforeLeaving(unsaved: boolean): void {
   }, [unsaved]);
 }
 
-/** Only when something was not saved: what, why, and a way to try again. */
+const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** Only when something was not saved or not done: what, why, and what to do. */
 export function SavingBar() {
-  const { phase, reason } = useStoreSelector((state) => state.saving);
+  const { phase, reason, refused, declined, later } = useStoreSelector((state) => state.saving);
   const keeper = useKeeper();
-  useAskBeforeLeaving(phase === 'pending' || phase === 'failed');
-  if (phase !== 'failed') return null;
+  const dispatch = useStoreDispatch();
+  const exporting = useExport();
+  const unsaved = phase === 'pending' || phase === 'failed' || refused.length > 0;
+  useAskBeforeLeaving(unsaved);
+  const exportNow = <Action title="Export now" onPress={() => void exporting.save()} />;
   return (
     <View style={{ paddingHorizontal: space.xl, backgroundColor: colour.sheet }}>
-      <Notice
-        tone="refusal"
-        action={<Action title="Try again" onPress={() => void keeper.start()} />}
-      >
-        {`Not saved: ${reason ?? 'the store did not answer'}. It stays here while this page is open, and is tried again by itself. To be safe, export the studio in Settings.`}
-      </Notice>
+      {phase === 'failed' ? (
+        <Notice
+          tone="refusal"
+          action={
+            <View style={{ flexDirection: 'row', gap: space.m, flexWrap: 'wrap' }}>
+              <Action title="Try again" onPress={() => void keeper.again()} />
+              {exportNow}
+            </View>
+          }
+        >
+          {`Not saved. ${reason ?? 'The store did not answer'}. Work goes on in this page and is tried again by itself; to be safe, export the studio.`}
+        </Notice>
+      ) : null}
+      {refused.map(({ key, message }) => (
+        <Notice key={key} tone="refusal" action={exportNow}>
+          {`${sentence(nameOfKey(key))} is not kept as it is now. ${sentence(message)} Everything else is.`}
+        </Notice>
+      ))}
+      {declined ? (
+        <Notice
+          tone="refusal"
+          action={<Action title="Put away" onPress={() => dispatch(changeDeclined(null))} />}
+        >
+          {`Not done, since it could not be kept. ${sentence(declined)}`}
+        </Notice>
+      ) : null}
+      {later ? (
+        <Notice>
+          Another tab runs a later edition of Tawny Hour. Reload this page when it suits you; until
+          then it does not show what the other changes.
+        </Notice>
+      ) : null}
+      {exporting.failure ? <Notice tone="refusal">{exporting.failure}</Notice> : null}
     </View>
   );
 }

@@ -4,7 +4,7 @@ import { Provider } from 'react-redux';
 import { newPainting } from '@/core/tests/paintings';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { addPainting, removePainting } from '@/store/actions';
-import type { Keeper } from '@/store/keeper';
+import type { Keeper } from '@/store/keep/keeper';
 import { loaded, writeBegan, writeFailed, writeHeld } from '@/store/saving';
 import { createStore } from '@/store/store';
 import { KeeperProvider } from './KeeperContext';
@@ -14,17 +14,20 @@ import { UndoBar } from './UndoBar';
 function studio(children: ReactNode) {
   const store = createStore();
   const start = jest.fn(() => Promise.resolve());
+  const discard = jest.fn(() => Promise.resolve());
   const keeper: Keeper = {
     start,
     flush: () => Promise.resolve(),
     arrived: () => Promise.resolve(),
+    again: start,
+    discard,
   };
   render(
     <Provider store={store}>
       <KeeperProvider value={keeper}>{children}</KeeperProvider>
     </Provider>,
   );
-  return { store, start };
+  return { store, start, discard };
 }
 
 describe('what was not saved', () => {
@@ -33,14 +36,14 @@ describe('what was not saved', () => {
     expect(screen.queryByRole('alert')).toBeNull();
     act(() => void store.dispatch(writeFailed('The quota has been exceeded.')));
     expect(screen.getByRole('alert').textContent).toMatch(
-      /^Not saved: The quota has been exceeded\./,
+      /^Not saved\. The quota has been exceeded\./,
     );
     // A new attempt is no success yet.
     act(() => void store.dispatch(writeBegan()));
     expect(screen.getByRole('alert')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
     expect(start).toHaveBeenCalledTimes(1);
-    act(() => void store.dispatch(writeHeld()));
+    act(() => void store.dispatch(writeHeld([])));
     expect(screen.queryByRole('alert')).toBeNull();
   });
 });
@@ -54,13 +57,13 @@ describe('leaving the page', () => {
 
   test('asks while something is not written, and only then', () => {
     const { store } = studio(<SavingBar />);
-    act(() => void store.dispatch(writeHeld()));
+    act(() => void store.dispatch(writeHeld([])));
     expect(leaving()).toBe(false);
     act(() => void store.dispatch(writeBegan()));
     expect(leaving()).toBe(true);
     act(() => void store.dispatch(writeFailed('full')));
     expect(leaving()).toBe(true);
-    act(() => void store.dispatch(writeHeld()));
+    act(() => void store.dispatch(writeHeld([])));
     expect(leaving()).toBe(false);
   });
 });
@@ -85,15 +88,22 @@ describe('undo', () => {
 
 describe('what could not be read', () => {
   test('is named, with the reason, and offered as a file', () => {
-    const { store } = studio(<UnreadableNotices />);
+    const { store, discard } = studio(<UnreadableNotices />);
     act(
       () =>
         void store.dispatch(
-          loaded([{ key: 'painting:torn', message: 'It is not JSON.', raw: '{"schema' }]),
+          loaded([
+            {
+              key: 'painting:torn',
+              aside: 'set-aside:painting:torn#1',
+              message: 'It is torn.',
+              raw: '{"schema',
+            },
+          ]),
         ),
     );
     expect(screen.getByRole('alert').textContent).toContain(
-      '"painting:torn" could not be opened and was left as it is. It is not JSON.',
+      'Set aside: a painting (painting:torn) that cannot be opened. It is torn.',
     );
     const saved: { name: string; blob: Blob }[] = [];
     const anchors = jest.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (
@@ -108,6 +118,11 @@ describe('what could not be read', () => {
     URL.revokeObjectURL = () => undefined;
     fireEvent.click(screen.getByRole('button', { name: 'Save it as a file' }));
     expect(saved.map((s) => [s.name, s.blob.size])).toEqual([['painting-torn.json', 8]]);
+    // Thrown away only after a question.
+    fireEvent.click(screen.getByRole('button', { name: 'Throw it away' }));
+    expect(discard).not.toHaveBeenCalled();
+    fireEvent.click(screen.getAllByRole('button', { name: 'Throw it away' }).at(-1)!);
+    expect(discard).toHaveBeenCalledWith('set-aside:painting:torn#1');
     anchors.mockRestore();
   });
 });

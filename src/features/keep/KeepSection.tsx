@@ -2,54 +2,34 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { CoreError } from '@/core/errors';
 import { type ExportFile } from '@/core/formats';
-import { PLAN_RECORD_ID } from '@/core/plan-record/record';
-import { exportFile, readExport } from '@/core/formats/export';
-import { useSessions } from '@/features/session/useSession';
+import { readExport } from '@/core/formats/export';
 import { conflictsOf, takeIn, type OnConflict } from '@/store/take-in';
-import { nowIso } from '@/store/clock';
-import { usePaintings, useStoreDispatch, useStoreSelector } from '@/store/hooks';
-import { keepPhotos, photosOf } from '@/store/photos';
+import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import { keepPhotos } from '@/store/photos';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
-import { chooseFile, saveExport } from './files';
+import { chooseFile } from './files';
+import { useExport } from './useExport';
 
 /** Export and import: nothing is lost with the browser. */
 export function KeepSection() {
-  const paintings = usePaintings();
-  const studio = useStoreSelector((state) => state.studio);
-  const cabinet = useStoreSelector((state) => state.cabinet);
   const flow = useImport();
-  const sessions = useSessions();
-  const months = useStoreSelector((state) => state.climate);
-  const plan = useStoreSelector((state) => state.plan[PLAN_RECORD_ID] ?? null);
-  const [failure, setFailure] = useState<string | null>(null);
-  const exportAll = () => {
-    setFailure(null);
-    photosOf(sessions.flatMap((s) => s.photos.map((p) => p.id))).then(
-      (photos) =>
-        saveExport(
-          exportFile('studio', paintings, studio, nowIso(), cabinet, {
-            sessions,
-            climate: Object.values(months).filter((m) => m !== undefined),
-            photos,
-            plan,
-          }),
-        ),
-      (error: Error) => setFailure(`The photos cannot be read: ${error.message}`),
-    );
-  };
+  const exporting = useExport();
+  const empty = useStoreSelector(
+    (state) => state.paintings.ids.length === 0 && state.sessions.ids.length === 0,
+  );
   return (
     <View style={{ gap: space.m }}>
       <Heading>Keep it</Heading>
       <Text tone="ink2">
         Everything stays in this browser, on this machine. A file is the copy that survives both.
       </Text>
-      <Action title="Export the studio" onPress={exportAll} disabled={paintings.length === 0} />
+      <Action title="Export the studio" onPress={() => void exporting.save()} disabled={empty} />
       <Action title="Import a file" onPress={flow.choose} />
-      {failure ? <Notice tone="refusal">{failure}</Notice> : null}
+      {exporting.failure ? <Notice tone="refusal">{exporting.failure}</Notice> : null}
       {flow.refusal ? (
         <Notice tone="refusal">{`Nothing was changed. ${flow.refusal}`}</Notice>
       ) : null}

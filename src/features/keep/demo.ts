@@ -1,4 +1,4 @@
-import { loadKit } from '@/features/lazy';
+import { loadKit } from '@/pieces';
 import type { Dispatch } from '@/store/store';
 import { nowMs } from '@/store/clock';
 

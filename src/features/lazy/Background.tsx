@@ -2,6 +2,7 @@ import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { listenToLogger, loggerHistory } from '@/features/climate/logger';
 import { keepLogger, keepPlanned, learnFromTests, sweepPhotos } from '@/store/effects';
+import { loadReader } from '@/store/keep/reader';
 import { browserStorage } from '@/store/storage';
 import type { Store } from '@/store/store';
 import { solveLearning } from '@/workers/client';
@@ -14,6 +15,8 @@ export function Background() {
   const store = useStore() as Store;
   useEffect(() => {
     const storage = browserStorage();
+    // What is written is checked first: the schemas are here before the first change is made.
+    loadReader().catch(() => undefined);
     const ends = [
       learnFromTests(store, solveLearning),
       keepPlanned(store, solvePlan, storage),

@@ -1,10 +1,8 @@
 import { lazy, Suspense, useEffect, type ComponentType } from 'react';
 import { View } from 'react-native';
+import { loadKit } from '@/pieces';
 import { Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
-
-/** What every screen but the first needs comes before the screen itself. */
-export const loadKit = (): Promise<unknown> => import('./kit');
 
 let readable = (): void => undefined;
 /** Resolves when the first screen can be read: what is not needed for that keeps off the line until then. */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { paintingSchema, type Painting } from '@/core/painting';
+import { type Painting } from '@/core/painting';
+import { paintingSchema } from '@/core/painting/schema';
 import type { Particulars } from '@/core/painting/coats';
 
 export const particularsOf = ({ title, passages, touches }: Particulars): Particulars => ({

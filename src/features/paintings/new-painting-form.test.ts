@@ -1,5 +1,5 @@
 import { METHOD_KEYS } from '@/data/method-keys';
-import { paintingSchema } from '@/core/painting';
+import { paintingSchema } from '@/core/painting/schema';
 import { making } from '@/core/tests/paintings';
 import {
   buildPainting,

@@ -3,12 +3,12 @@ import { CoreError } from '@/core/errors';
 import {
   GROUND_WHITES,
   OLD_SURFACES,
-  paintingSchema,
   SUPPORT_KINDS,
   type Ground,
   type Making,
   type Painting,
 } from '@/core/painting';
+import { paintingSchema } from '@/core/painting/schema';
 import { startPainting, type NewPainting } from '@/core/painting/start';
 import { METHOD_KEYS } from '@/data/method-keys';
 import { METHODS } from '@/data/methods';

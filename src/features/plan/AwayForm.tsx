@@ -1,11 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import {
-  EXCEPTIONS,
-  exceptionSchema,
-  type CalendarException,
-  type Hours,
-} from '@/core/plan-record/hours';
+import { EXCEPTIONS } from '@/core/plan-record/hours';
+import { exceptionSchema, type CalendarException, type Hours } from '@/core/plan-record/schema';
 import type { FieldIssue } from '@/core/issues';
 import { useForm } from '@/forms';
 import { making, nowMs } from '@/store/clock';

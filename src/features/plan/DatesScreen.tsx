@@ -4,12 +4,11 @@ import {
   EDGE_INTENTS,
   IMPORTANCES,
   MILESTONES,
-  deadlineSchema,
   USUAL_DEADLINE,
   WAIT_STAGES,
   type EdgeIntent,
-  type Deadline,
 } from '@/core/painting/deadline';
+import { deadlineSchema, type Deadline } from '@/core/painting/deadline-schema';
 import type { Painting } from '@/core/painting';
 import { changeDeadline } from '@/core/painting/coats';
 import { edgeBetween } from '@/core/schedule/steps';

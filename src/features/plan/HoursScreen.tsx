@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import type { CalendarException } from '@/core/plan-record/hours';
+import type { CalendarException } from '@/core/plan-record/schema';
 import { changedRecord } from '@/core/plan-record/record';
 import { takeBusy } from '@/core/plan-record/record-edit';
 import { chooseNamedFile } from '@/features/keep/files';

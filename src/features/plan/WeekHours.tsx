@@ -1,5 +1,5 @@
 import { StyleSheet, View } from 'react-native';
-import { workingHoursSchema, type Hours, type WorkingHours } from '@/core/plan-record/hours';
+import { workingHoursSchema, type Hours, type WorkingHours } from '@/core/plan-record/schema';
 import { changedRecord } from '@/core/plan-record/record';
 import { useLiveForm, useRowKeys, type Form } from '@/forms';
 import { changePlan } from '@/store/actions';

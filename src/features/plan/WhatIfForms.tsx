@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { StudioPlan } from '@/core/schedule/studio-plan';
 import type { WhatIf } from '@/core/schedule/what-if';
 import { usePaintings, useStoreSelector } from '@/store/hooks';
-import { hoursSchema } from '@/core/plan-record/hours';
+import { hoursSchema } from '@/core/plan-record/schema';
 import { useForm } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';

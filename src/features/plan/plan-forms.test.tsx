@@ -1,7 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
-import type { CalendarException } from '@/core/plan-record/hours';
+import type { CalendarException } from '@/core/plan-record/schema';
 import { planRecordOf } from '@/store/plan';
 import { createStore, type Store } from '@/store/store';
 import { AwayForm } from './AwayForm';

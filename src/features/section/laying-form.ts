@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { spotSchema } from '@/core/painting';
+import { spotSchema } from '@/core/painting/schema';
 
 const WHENS = ['now', 'hour', 'yesterday', 'earlier'] as const;
 export type When = (typeof WHENS)[number];

@@ -1,4 +1,4 @@
-import { sessionSchema } from '@/core/session';
+import { sessionSchema } from '@/core/session/schema';
 
 /** What may be corrected of a session later: goal, what was reached, note and the end. */
 export const correctionSchema = sessionSchema

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { studioSchema } from '@/core/formats';
+import { studioSchema } from '@/core/formats/studio-schema';
 import { useNumberText } from '@/forms';
 import { KeepSection } from '@/features/keep/KeepSection';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';

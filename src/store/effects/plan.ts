@@ -1,5 +1,6 @@
 import { keepForecasts } from '@/core/plan-record/look-back';
-import { changedRecord, type PlanRecord } from '@/core/plan-record/record';
+import { changedRecord } from '@/core/plan-record/record';
+import type { PlanRecord } from '@/core/plan-record/schema';
 import type { StudioPlan } from '@/core/schedule/studio-plan';
 import type { PlanJob } from '@/workers/plan-client';
 import type { PlanRequest } from '@/workers/plan-protocol';

@@ -1,5 +1,6 @@
-import { readSession } from '@/core/formats';
-import { PHOTO_PREFIX, SESSION_PREFIX } from '../documents';
+import { readSession } from '@/core/formats/documents';
+import { PHOTO_PREFIX, PREFIX } from '../keep/documents';
+import { isSetAside, keyOfAside } from '../keep/set-aside';
 import type { Storage } from '../storage';
 
 /** Long enough for a photo that was just taken to be named by its session. */
@@ -7,7 +8,9 @@ const WAIT_MS = 60_000;
 
 /** Photos that every stored session names; null when one of them cannot be read: it might name any. */
 async function namedPhotos(storage: Storage): Promise<Set<string> | null> {
-  const keys = (await storage.getAllKeys()).filter((key) => key.startsWith(SESSION_PREFIX));
+  const all = await storage.getAllKeys();
+  if (all.some((key) => isSetAside(key) && keyOfAside(key).startsWith(PREFIX.session))) return null;
+  const keys = all.filter((key) => key.startsWith(PREFIX.session));
   const sessions = await storage.getMany(keys);
   try {
     return new Set(

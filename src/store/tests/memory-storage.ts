@@ -18,6 +18,7 @@ export function memoryStorage() {
       Promise.resolve(Object.fromEntries(keys.map((k) => [k, data.get(k) ?? null]))),
     setMany: (entries) => write(() => Object.entries(entries).forEach(([k, v]) => data.set(k, v))),
     removeMany: (keys) => write(() => keys.forEach((k) => data.delete(k))),
+    reopen: () => undefined,
   };
   return { data, storage, fail: (reason: string | null) => (failing = reason) };
 }

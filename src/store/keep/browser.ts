@@ -1,26 +1,34 @@
-import { z } from 'zod';
+import { loadKit } from '@/pieces';
+import { browserStorage, STORAGE_NAME } from '../storage';
 import type { Surroundings } from './keeper';
-import { browserStorage, STORAGE_NAME } from './storage';
-
-const announcementSchema = z.object({ keys: z.array(z.string()) });
+import { loadReader } from './reader';
 
 /** The browser as the keeper sees it: IndexedDB through AsyncStorage, other tabs, a lock among them. */
 export function browserSurroundings(): Surroundings & {
   onArrival(listener: (keys: string[]) => void): void;
 } {
-  const storage = browserStorage();
   const channel =
     typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(STORAGE_NAME);
   return {
-    storage,
+    storage: browserStorage(),
+    reader: loadReader,
     announce: (keys) => channel?.postMessage({ keys }),
     alone: <T>(task: () => Promise<T>): Promise<T> =>
       'locks' in navigator ? (navigator.locks.request(STORAGE_NAME, task) as Promise<T>) : task(),
     later: (task, ms) => void setTimeout(task, ms),
+    async room() {
+      if (!('storage' in navigator) || !('estimate' in navigator.storage)) return null;
+      const { usage, quota } = await navigator.storage.estimate();
+      return usage === undefined || quota === undefined
+        ? null
+        : { usedBytes: usage, allowedBytes: quota };
+    },
     onArrival(listener) {
       channel?.addEventListener('message', (event) => {
-        const announcement = announcementSchema.safeParse(event.data);
-        if (announcement.success) listener(announcement.data.keys);
+        // The schema of what tabs tell each other comes with the others, when the first of it is heard.
+        void loadKit()
+          .then(() => import('./announcement'))
+          .then(({ announcedKeys }) => listener(announcedKeys(event.data)));
       });
     },
   };

@@ -1,21 +1,11 @@
-import { draftDropped, draftKept, keptDraftSchema, type KeptDraft } from '../drafts';
+import { seal } from '@/core/formats/seal';
+import { draftDropped, draftKept } from '../drafts';
 import type { Storage } from '../storage';
 import type { Store } from '../store';
+import { keyOf } from './documents';
 
-export const DRAFT_PREFIX = 'draft:';
 /** A pause in typing, after which what was typed is written: within a second, and not with every letter. */
 const WRITE_AFTER_MS = 250;
-
-/** Drafts as they were stored; one that cannot be read is passed over: it never was more than half a document. */
-export function readDrafts(stored: Record<string, string | null>): KeptDraft[] {
-  return Object.values(stored).flatMap((raw) => {
-    try {
-      return raw === null ? [] : [keptDraftSchema.parse(JSON.parse(raw))];
-    } catch {
-      return [];
-    }
-  });
-}
 
 /** Writes drafts as they change. What cannot be written now is written with the next change; the form has it anyway. */
 export function keepDrafts(store: Store, storage: Storage): () => void {
@@ -24,10 +14,10 @@ export function keepDrafts(store: Store, storage: Storage): () => void {
     const now = store.getState().drafts;
     const entries: Record<string, string> = {};
     for (const [key, draft] of Object.entries(now))
-      if (draft && written[key] !== draft) entries[DRAFT_PREFIX + key] = JSON.stringify(draft);
+      if (draft && written[key] !== draft) entries[keyOf('draft', key)] = seal(draft);
     const gone = Object.keys(written).filter((key) => written[key] && !now[key]);
     if (Object.keys(entries).length > 0) await storage.setMany(entries);
-    if (gone.length > 0) await storage.removeMany(gone.map((key) => DRAFT_PREFIX + key));
+    if (gone.length > 0) await storage.removeMany(gone.map((key) => keyOf('draft', key)));
     written = now;
   }
   return store.listen({
