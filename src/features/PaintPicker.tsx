@@ -14,7 +14,7 @@ import {
 } from '@/features/tubes';
 import { usePaintings, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
-import { Field } from '@/ui/Field';
+import { Search } from '@/ui/Search';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
@@ -74,7 +74,7 @@ export function PaintPicker({
   ].filter((list) => list.tubes.length > 0);
   return (
     <Sheet name="Choose a paint" onClose={onClose}>
-      <Field label="Name or Colour Index" value={search} onChangeText={setSearch} />
+      <Search label="Name or Colour Index" value={search} onChangeText={setSearch} />
       {lists.map((list) => (
         <View key={list.name} role="group" aria-label={list.name} style={{ marginBottom: space.m }}>
           <Heading level={3}>{list.name}</Heading>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { PIGMENT_ROWS } from '@/data/pigments';
 import { Action } from '@/ui/Action';
-import { Field } from '@/ui/Field';
+import { Search } from '@/ui/Search';
 import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
 import { PickerRow } from './PickerRow';
@@ -20,7 +20,7 @@ export function PigmentPicker({
   const found = PIGMENT_ROWS.filter((p) => `${p.name} ${p.ci}`.toLowerCase().includes(wanted));
   return (
     <Sheet name="Choose a pigment" onClose={onClose}>
-      <Field label="Name or Colour Index" value={search} onChangeText={setSearch} />
+      <Search label="Name or Colour Index" value={search} onChangeText={setSearch} />
       <View>
         {found.map((p) => (
           <PickerRow

@@ -70,7 +70,7 @@ test('from the empty studio to a mended, laid, kept and restored painting', asyn
   expect(file.name).toMatch(/^studio-\d{4}-\d\d-\d\d\.tawny\.json$/);
   expect(JSON.parse(file.text)).toMatchObject({
     format: 'tawny-hour',
-    schemaVersion: 4,
+    schemaVersion: 5,
     kind: 'studio',
   });
   await wipe(page);

@@ -25,7 +25,9 @@ test('a write that fails is shown, kept in memory and tried again', async ({ pag
   await page.getByRole('link', { name: 'jars: open the section' }).click();
   await page.getByRole('button', { name: 'Lay it' }).click();
   await page.getByRole('button', { name: 'Laid now' }).click();
-  await expect(page.getByText(/Not saved: The quota has been exceeded/)).toBeVisible();
+  await expect(
+    page.getByText(/Not saved\. The browser's store is full: [\d.]+ .B more is needed/),
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: 'Block-in, open' })).toBeVisible();
   await page.evaluate(() => (window as unknown as { heal(): void }).heal());
   await page.getByRole('button', { name: 'Try again' }).click();
@@ -36,7 +38,9 @@ test('a write that fails is shown, kept in memory and tried again', async ({ pag
   expect(painting!.events).toHaveLength(1);
 });
 
-test('a document that cannot be read is named and left untouched', async ({ page }) => {
+test('a document that cannot be read is named and set aside, and thrown away when the painter says so', async ({
+  page,
+}) => {
   await startPainting(page, 'Sound', /Direct start/);
   await page.evaluate(
     () =>
@@ -54,10 +58,16 @@ test('a document that cannot be read is named and left untouched', async ({ page
   );
   await page.goto('/paintings');
   await expect(
-    page.getByText(/"painting:torn" could not be opened and was left as it is/),
+    page.getByText(/Set aside: a painting \(painting:torn\) that cannot be opened/),
   ).toBeVisible();
   await expect(page.getByRole('link', { name: 'Sound' })).toBeVisible();
-  expect(await stored(page)).toHaveProperty(['painting:torn'], { schemaVersion: 1, title: '' });
+  const aside = async () =>
+    Object.entries(await stored(page)).filter(([key]) => key.startsWith('set-aside:painting:torn'));
+  expect((await aside()).map(([, text]) => text)).toEqual([{ schemaVersion: 1, title: '' }]);
+  await page.getByRole('button', { name: 'Throw it away' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Throw it away' }).click();
+  await expect(page.getByText(/Set aside:/)).toHaveCount(0);
+  expect(await aside()).toEqual([]);
 });
 
 test('settings: inches, a cold studio, and the refusal of an impossible one', async ({ page }) => {

@@ -2,6 +2,7 @@ export {
   clusterRows,
   comingReady,
   today,
+  todayRow,
   TODAY_GROUPS,
   type TodayCluster,
   type TodayGroup,

@@ -116,7 +116,8 @@ const topCoat = (stack: SiteStack): Layer | null => {
   return top && top.film.coatIds.length > 0 ? top : null;
 };
 
-function rowOf(
+/** What is to be said of one passage or spot today: whether it takes its next coat, and when it does if not yet. */
+export function todayRow(
   assessment: PaintingAssessment,
   passage: Passage,
   stack: SiteStack,
@@ -153,12 +154,12 @@ export function today(
 ): Record<TodayGroup, TodayRow[]> {
   const rows = assessments.flatMap((assessment) =>
     assessment.passages.flatMap(({ passage, base, spots }) => {
-      const whole = rowOf(assessment, passage, base, nowMs);
+      const whole = todayRow(assessment, passage, base, nowMs);
       const held = spots
         .filter(
           (spot) => topCoat(spot) !== null && topCoat(spot)!.film.key !== topCoat(base)?.film.key,
         )
-        .map((spot) => rowOf(assessment, passage, spot, nowMs))
+        .map((spot) => todayRow(assessment, passage, spot, nowMs))
         .filter((row) => row.group !== 'takes-a-coat');
       return [whole, ...held];
     }),

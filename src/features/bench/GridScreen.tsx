@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { fitDesign, gridOf, projectorDistance, thrownWidth, type Fit } from '@/core/transfer';
 import { MM_PER } from '@/features/units';
 import { usePaintings, useStoreSelector } from '@/store/hooks';
@@ -9,7 +9,8 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
-import { space, WIDE_FROM } from '@/ui/tokens';
+import { TwoColumns } from '@/ui/Split';
+import { space } from '@/ui/tokens';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { BenchTabs } from './BenchTabs';
 import { GridDrawing } from './GridDrawing';
@@ -31,7 +32,6 @@ export function GridScreen() {
   const units = useStoreSelector((state) => state.studio.units);
   const unit = units === 'inch' ? 'in' : 'cm';
   const paintings = usePaintings();
-  const wide = useWindowDimensions().width >= WIDE_FROM;
   const [typed, setTyped] = useState<Typed>({
     designWidth: '20',
     designHeight: '30',
@@ -65,69 +65,71 @@ export function GridScreen() {
       maxWidth={1180}
     >
       <BenchTabs />
-      <View style={wide ? styles.two : { gap: space.xl }}>
-        <View style={[{ gap: space.l }, wide && { flex: 1 }]}>
-          <View style={styles.pair}>
-            {side('designWidth', 'Design, wide')}
-            {side('designHeight', 'Design, high')}
-          </View>
-          <View style={styles.pair}>
-            {side('width', 'Support, wide')}
-            {side('height', 'Support, high')}
-          </View>
-          {paintings.length > 0 ? (
+      <TwoColumns
+        left={
+          <>
+            <View style={styles.pair}>
+              {side('designWidth', 'Design, wide')}
+              {side('designHeight', 'Design, high')}
+            </View>
+            <View style={styles.pair}>
+              {side('width', 'Support, wide')}
+              {side('height', 'Support, high')}
+            </View>
+            {paintings.length > 0 ? (
+              <Choice
+                label="Or the support of"
+                options={paintings.map((p) => ({ key: p.id, name: p.title }))}
+                value={null}
+                onChange={(id) => {
+                  const { support } = paintings.find((p) => p.id === id)!;
+                  set({
+                    width: tidy(support.widthMm / MM_PER[units]),
+                    height: tidy(support.heightMm / MM_PER[units]),
+                  });
+                }}
+              />
+            ) : null}
             <Choice
-              label="Or the support of"
-              options={paintings.map((p) => ({ key: p.id, name: p.title }))}
-              value={null}
-              onChange={(id) => {
-                const { support } = paintings.find((p) => p.id === id)!;
-                set({
-                  width: tidy(support.widthMm / MM_PER[units]),
-                  height: tidy(support.heightMm / MM_PER[units]),
-                });
-              }}
+              label="Where the proportions differ"
+              options={[
+                { key: 'crop', name: 'crop the design' },
+                { key: 'margins', name: 'leave margins' },
+              ]}
+              value={typed.fit}
+              onChange={(fit) => set({ fit })}
             />
-          ) : null}
-          <Choice
-            label="Where the proportions differ"
-            options={[
-              { key: 'crop', name: 'crop the design' },
-              { key: 'margins', name: 'leave margins' },
-            ]}
-            value={typed.fit}
-            onChange={(fit) => set({ fit })}
-          />
-          <View style={styles.pair}>
-            <Stepper
-              label="Cells along the longer side"
-              step={1}
-              min={1}
-              max={100}
-              text={typed.cells}
-              onChangeText={(text) => set({ cells: text })}
-              error={Number.isInteger(cells) && cells > 0 ? undefined : 'A whole number.'}
-            />
-            <Stepper
-              label="Projector, throw ratio"
-              step={0.1}
-              min={0.1}
-              max={10}
-              text={typed.throwRatio}
-              onChangeText={(throwRatio) => set({ throwRatio })}
-            />
-          </View>
-        </View>
-        <View style={[{ gap: space.m }, wide && { flex: 1 }]}>
-          {valid ? (
+            <View style={styles.pair}>
+              <Stepper
+                label="Cells along the longer side"
+                step={1}
+                min={1}
+                max={100}
+                text={typed.cells}
+                onChangeText={(text) => set({ cells: text })}
+                error={Number.isInteger(cells) && cells > 0 ? undefined : 'A whole number.'}
+              />
+              <Stepper
+                label="Projector, throw ratio"
+                step={0.1}
+                min={0.1}
+                max={10}
+                text={typed.throwRatio}
+                onChangeText={(throwRatio) => set({ throwRatio })}
+              />
+            </View>
+          </>
+        }
+        right={
+          valid ? (
             <Result typed={typed} sides={sides as [number, number, number, number]} unit={unit} />
           ) : (
             <Notice tone="refusal">
               All sides must be above 0, and the cells a whole number from 1 to 100.
             </Notice>
-          )}
-        </View>
-      </View>
+          )
+        }
+      />
     </Screen>
   );
 }
@@ -177,6 +179,5 @@ function Result({
 }
 
 const styles = StyleSheet.create({
-  two: { flexDirection: 'row', gap: space.huge, alignItems: 'flex-start' },
   pair: { flexDirection: 'row', flexWrap: 'wrap', gap: space.l },
 });

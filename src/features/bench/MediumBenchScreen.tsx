@@ -1,6 +1,6 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { useState } from 'react';
-import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { putMedium } from '@/core/cabinet';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import type { Batch } from '@/core/quantity';
@@ -10,6 +10,8 @@ import { MediumPicker } from '@/features/MediumPicker';
 import { changeCabinet } from '@/store/actions';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { CODECS, numberOf, parseNumber } from '@/forms';
+import { cabinetMediumSchema } from '@/core/cabinet/schema';
+import { useText } from '@/forms/useText';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
@@ -18,7 +20,8 @@ import { Screen } from '@/ui/Screen';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
-import { colour, space, WIDE_FROM } from '@/ui/tokens';
+import { TwoColumns } from '@/ui/Split';
+import { colour, space } from '@/ui/tokens';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { BenchTabs } from './BenchTabs';
 import { ForPaint } from './ForPaint';
@@ -37,7 +40,6 @@ import {
 export function MediumBenchScreen() {
   const mediums = useStoreSelector((state) => state.cabinet.mediums);
   const bench = useMediumBench(mediums.find((m) => !m.archived) ?? null);
-  const wide = useWindowDimensions().width >= WIDE_FROM;
   return (
     <Screen
       title="Bench"
@@ -46,12 +48,10 @@ export function MediumBenchScreen() {
       maxWidth={1180}
     >
       <BenchTabs />
-      <View style={wide ? styles.two : { gap: space.xl }}>
-        <View style={wide ? styles.column : { gap: space.xl }}>
-          <Recipe bench={bench} />
-        </View>
-        <View style={wide ? styles.column : { gap: space.xl }}>
-          {bench.batch && bench.parts ? (
+      <TwoColumns
+        left={<Recipe bench={bench} />}
+        right={
+          bench.batch && bench.parts ? (
             <>
               <BatchTable batch={bench.batch} />
               <ForPaint parts={bench.parts} />
@@ -61,9 +61,9 @@ export function MediumBenchScreen() {
             <Notice tone="refusal">
               Every ingredient needs an amount above 0. Put one in, or take the line out.
             </Notice>
-          )}
-        </View>
-      </View>
+          )
+        }
+      />
     </Screen>
   );
 }
@@ -160,15 +160,18 @@ function lineBinding(bench: MediumBench, i: number): LineBinding {
 function KeepMedium({ bench }: { bench: MediumBench }) {
   const dispatch = useStoreDispatch();
   const [naming, setNaming] = useState(false);
-  const [name, setName] = useState('');
+  const name = useText('medium-name', cabinetMediumSchema.shape.name);
   const { parts } = bench;
   if (!parts || bench.name !== null) return null;
   const keep = () => {
+    const words = name.accepted();
+    if (words === null) return;
     dispatch(
-      changeCabinet(`Kept ${name.trim()}`, (c) =>
-        putMedium(c, { id: nanoid(12), name: name.trim(), by: 'volume', parts, archived: false }),
+      changeCabinet(`Kept ${words}`, (c) =>
+        putMedium(c, { id: nanoid(12), name: words, by: 'volume', parts, archived: false }),
       ),
     );
+    name.done();
     setNaming(false);
   };
   return (
@@ -177,8 +180,8 @@ function KeepMedium({ bench }: { bench: MediumBench }) {
       {naming ? (
         <Sheet name="Name the medium" onClose={() => setNaming(false)}>
           <View style={{ gap: space.m }}>
-            <Field label="Name" value={name} onChangeText={setName} />
-            <Action title="Keep" kind="primary" disabled={name.trim() === ''} onPress={keep} />
+            <Field label="Name" value={name.text} onChangeText={name.set} error={name.error} />
+            <Action title="Keep" kind="primary" onPress={keep} />
             <Action title="Cancel" kind="quiet" onPress={() => setNaming(false)} />
           </View>
         </Sheet>
@@ -258,8 +261,6 @@ function BatchTable({ batch }: { batch: Batch }) {
 }
 
 const styles = StyleSheet.create({
-  two: { flexDirection: 'row', gap: space.huge, alignItems: 'flex-start' },
-  column: { flex: 1, gap: space.xl },
   heading: { flexDirection: 'row', alignItems: 'center', gap: space.m },
   row: {
     flexDirection: 'row',

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import type { Painting } from '@/core/painting';
 import { usePaintings } from '@/store/hooks';
@@ -8,7 +8,8 @@ import { Choice } from '@/ui/Choice';
 import { Screen } from '@/ui/Screen';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
-import { colour, space, WIDE_FROM } from '@/ui/tokens';
+import { TwoColumns } from '@/ui/Split';
+import { colour, space } from '@/ui/tokens';
 import { AreaCalculator } from './AreaCalculator';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { BenchTabs } from './BenchTabs';
@@ -20,13 +21,13 @@ export function PaintBenchScreen() {
   const paintings = usePaintings();
   const [id, setId] = useState<string | null>(null);
   const painting = paintings.find((p) => p.id === id) ?? paintings[0] ?? null;
-  const wide = useWindowDimensions().width >= WIDE_FROM;
   return (
     <Screen title="Bench" aside={<StudioLink />} subtitle="How much to squeeze out" maxWidth={1180}>
       <BenchTabs />
-      <View style={wide ? styles.two : { gap: space.xl }}>
-        <View style={wide ? { flex: 3 } : null}>
-          {painting ? (
+      <TwoColumns
+        share={1.5}
+        left={
+          painting ? (
             <>
               <Choice
                 label="For"
@@ -41,12 +42,10 @@ export function PaintBenchScreen() {
               With a painting here, the bench reckons what each of its coats takes. Any area can be
               reckoned all the same.
             </Text>
-          )}
-        </View>
-        <View style={wide ? { flex: 2 } : null}>
-          <AreaCalculator />
-        </View>
-      </View>
+          )
+        }
+        right={<AreaCalculator />}
+      />
     </Screen>
   );
 }
@@ -121,7 +120,6 @@ function PaintingNeeds({ painting }: { painting: Painting }) {
 }
 
 const styles = StyleSheet.create({
-  two: { flexDirection: 'row', gap: space.huge, alignItems: 'flex-start' },
   factors: { flexDirection: 'row', flexWrap: 'wrap', gap: space.l },
   coat: {
     flexDirection: 'row',

@@ -6,6 +6,7 @@ import { saveFile } from '@/features/keep/files';
 import { tubeCodes, tubeColour, tubeName, type Tube } from '@/features/tubes';
 import { asTube } from '@/core/cabinet';
 import { Action } from '@/ui/Action';
+import { Table, type Column, type TableRow } from '@/ui/Table';
 import { Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
 
@@ -17,33 +18,19 @@ export function ShoppingTable({ list, title }: { list: ShoppingList; title: stri
   const missing = list.lines.filter((l) => l.missingMl > 0);
   return (
     <View style={{ gap: space.m }}>
-      <View role="table" aria-label="Paint needed">
-        <View role="row" style={styles.row}>
-          <Text role="columnheader" size="small" tone="ink2" style={{ flex: 1 }}>
-            paint
-          </Text>
-          {['ml', 'have', 'cost'].map((head) => (
-            <Text key={head} role="columnheader" size="small" tone="ink2" style={styles.cell}>
-              {head}
-            </Text>
-          ))}
-        </View>
-        {list.lines.map((line) => (
-          <Line key={line.key} line={line} />
-        ))}
-        {list.ingredients.map(({ part, ml: amount }) => (
-          <View role="row" key={`${part.ingredient}${part.solidsWtPct ?? ''}`} style={styles.row}>
-            <Text role="cell" style={{ flex: 1 }}>
-              {INGREDIENTS[part.ingredient].name}
-            </Text>
-            <Text role="cell" strong style={styles.cell}>
-              {ml(amount)}
-            </Text>
-            <Text role="cell" style={styles.cell} />
-            <Text role="cell" style={styles.cell} />
-          </View>
-        ))}
-      </View>
+      <Table
+        name="Paint needed"
+        columns={COLUMNS}
+        rows={[
+          ...list.lines.map(lineRow),
+          ...list.ingredients.map(({ part, ml: amount }) => ({
+            key: `${part.ingredient}${part.solidsWtPct ?? ''}`,
+            cells: [INGREDIENTS[part.ingredient].name, { words: ml(amount), strong: true }, '', ''],
+          })),
+        ]}
+        rowHeads
+        size="body"
+      />
       <Text strong>
         {missing.length === 0
           ? 'The cabinet has all of it.'
@@ -68,29 +55,42 @@ export function ShoppingTable({ list, title }: { list: ShoppingList; title: stri
   );
 }
 
-function Line({ line }: { line: ShoppingLine }) {
-  const tube = tubeOf(line);
+const FIGURES = 66;
+const COLUMNS: Column[] = [
+  { head: 'paint' },
+  { head: 'ml', width: FIGURES },
+  { head: 'have', width: FIGURES },
+  { head: 'cost', width: FIGURES },
+];
+
+function lineRow(line: ShoppingLine): TableRow {
   const short = line.missingMl > 0;
+  return {
+    key: line.key,
+    cells: [
+      { drawn: <PaintCell line={line} /> },
+      { words: ml(line.ml), strong: true },
+      {
+        words: short ? `${ml(line.haveMl)}, short` : ml(line.haveMl),
+        strong: short,
+        tone: short ? 'brick' : 'ink',
+      },
+      line.cost === null ? '–' : line.cost.toFixed(2),
+    ],
+  };
+}
+
+function PaintCell({ line }: { line: ShoppingLine }) {
+  const tube = tubeOf(line);
   return (
-    <View role="row" style={styles.row}>
-      <View role="cell" style={styles.name}>
-        <View style={[styles.swatch, { backgroundColor: tubeColour(tube) }]} />
-        <View style={{ flex: 1 }}>
-          <Text>{tubeName(tube)}</Text>
-          <Text size="small" tone="ink2">
-            {`${tubeCodes(tube)}; ${line.ml < 0.05 * line.tubeMl ? 'under 5' : Math.round((line.ml / line.tubeMl) * 100)} % of a tube, ${line.g.toFixed(0)} g`}
-          </Text>
-        </View>
+    <View style={styles.name}>
+      <View style={[styles.swatch, { backgroundColor: tubeColour(tube) }]} />
+      <View style={{ flex: 1 }}>
+        <Text>{tubeName(tube)}</Text>
+        <Text size="small" tone="ink2">
+          {`${tubeCodes(tube)}; ${line.ml < 0.05 * line.tubeMl ? 'under 5' : Math.round((line.ml / line.tubeMl) * 100)} % of a tube, ${line.g.toFixed(0)} g`}
+        </Text>
       </View>
-      <Text role="cell" strong style={styles.cell}>
-        {ml(line.ml)}
-      </Text>
-      <Text role="cell" strong={short} tone={short ? 'brick' : 'ink'} style={styles.cell}>
-        {short ? `${ml(line.haveMl)}, short` : ml(line.haveMl)}
-      </Text>
-      <Text role="cell" style={styles.cell}>
-        {line.cost === null ? '–' : line.cost.toFixed(2)}
-      </Text>
     </View>
   );
 }
@@ -121,15 +121,6 @@ const listCsv = (list: ShoppingList, title: string): string =>
   )}\n`;
 
 const styles = StyleSheet.create({
-  row: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space.xs,
-    paddingVertical: space.s,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.rule,
-  },
-  name: { flex: 1, flexDirection: 'row', alignItems: 'center', gap: space.s },
+  name: { flexDirection: 'row', alignItems: 'center', gap: space.s },
   swatch: { width: 24, height: 36, borderRadius: 3, borderWidth: 1, borderColor: colour.rule },
-  cell: { width: 66, textAlign: 'right' },
 });

@@ -5,10 +5,10 @@ import { BINDERS } from '@/data/binders';
 import { cabinetMediumAddress, cabinetPaintAddress } from '@/features/addresses';
 import { mediumWords } from '@/features/MediumPicker';
 import { tubeCodes, tubeColour } from '@/features/tubes';
-import { GoTo } from '@/ui/GoTo';
+import { ListRow } from '@/ui/ListRow';
 import { Text } from '@/ui/Text';
 import { duration } from '@/ui/time/words';
-import { colour, space, TARGET } from '@/ui/tokens';
+import { colour, space } from '@/ui/tokens';
 import { paintFigures } from './cabinet-list';
 
 const LEFT_SHOWN = 1;
@@ -20,67 +20,50 @@ export function PaintRow({ paint, here }: { paint: CabinetPaint; here: boolean }
   const { metals } = hazardOf(paint);
   const ml = Math.round(paint.left * paint.tubeMl);
   return (
-    <View role="listitem">
-      <GoTo
-        href={cabinetPaintAddress(paint.id)}
-        onGo={() => router.push(cabinetPaintAddress(paint.id))}
-        label={`${paint.name}, ${tubeCodes(tube)}, ${ml} ml left: open`}
-        style={[styles.row, here && styles.here]}
-      >
-        <View style={[styles.swatch, { backgroundColor: tubeColour(tube) }]} />
-        <View style={{ flex: 1 }}>
-          <Text strong>{paint.name}</Text>
-          <Text size="small" tone="ink2">
-            {`${tubeCodes(tube)}, in ${BINDERS[paint.binder].name}; ${Math.round(c.fatness * 100)} % ${paint.binder === 'acrylic' ? 'binder' : 'oil'}, dry in ${duration(touchDays)}`}
-          </Text>
-          {metals.length > 0 ? (
-            <Text size="small" strong>{`holds ${metals.join(', ')}`}</Text>
-          ) : null}
+    <ListRow
+      href={cabinetPaintAddress(paint.id)}
+      onGo={() => router.push(cabinetPaintAddress(paint.id))}
+      label={`${paint.name}, ${tubeCodes(tube)}, ${ml} ml left: open`}
+      here={here}
+    >
+      <View style={[styles.swatch, { backgroundColor: tubeColour(tube) }]} />
+      <View style={{ flex: 1 }}>
+        <Text strong>{paint.name}</Text>
+        <Text size="small" tone="ink2">
+          {`${tubeCodes(tube)}, in ${BINDERS[paint.binder].name}; ${Math.round(c.fatness * 100)} % ${paint.binder === 'acrylic' ? 'binder' : 'oil'}, dry in ${duration(touchDays)}`}
+        </Text>
+        {metals.length > 0 ? <Text size="small" strong>{`holds ${metals.join(', ')}`}</Text> : null}
+      </View>
+      <View style={styles.left}>
+        <Text strong style={{ textAlign: 'right' }}>{`${ml} ml`}</Text>
+        <View style={styles.tube}>
+          <View style={[styles.full, { width: `${Math.min(LEFT_SHOWN, paint.left) * 100}%` }]} />
         </View>
-        <View style={styles.left}>
-          <Text strong style={{ textAlign: 'right' }}>{`${ml} ml`}</Text>
-          <View style={styles.tube}>
-            <View style={[styles.full, { width: `${Math.min(LEFT_SHOWN, paint.left) * 100}%` }]} />
-          </View>
-        </View>
-      </GoTo>
-    </View>
+      </View>
+    </ListRow>
   );
 }
 
 export function MediumRow({ medium, here }: { medium: CabinetMedium; here: boolean }) {
   const router = useRouter();
   return (
-    <View role="listitem">
-      <GoTo
-        href={cabinetMediumAddress(medium.id)}
-        onGo={() => router.push(cabinetMediumAddress(medium.id))}
-        label={`${medium.name}: open`}
-        style={[styles.row, here && styles.here]}
-      >
-        <View style={{ flex: 1 }}>
-          <Text strong>{medium.name}</Text>
-          <Text size="small" tone="ink2">
-            {mediumWords(medium)}
-          </Text>
-        </View>
-      </GoTo>
-    </View>
+    <ListRow
+      href={cabinetMediumAddress(medium.id)}
+      onGo={() => router.push(cabinetMediumAddress(medium.id))}
+      label={`${medium.name}: open`}
+      here={here}
+    >
+      <View style={{ flex: 1 }}>
+        <Text strong>{medium.name}</Text>
+        <Text size="small" tone="ink2">
+          {mediumWords(medium)}
+        </Text>
+      </View>
+    </ListRow>
   );
 }
 
 const styles = StyleSheet.create({
-  row: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space.m,
-    minHeight: TARGET,
-    paddingVertical: space.s,
-    paddingHorizontal: space.xs,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.rule,
-  },
-  here: { backgroundColor: colour.sheet },
   swatch: { width: 34, height: 48, borderRadius: 4, borderWidth: 1, borderColor: colour.rule },
   left: { width: 74, gap: space.xs },
   tube: { height: 8, borderWidth: 1, borderColor: colour.ink2, borderRadius: 2 },

@@ -1,15 +1,16 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import { cabinetMediumAddress, cabinetPaintAddress } from '@/features/addresses';
 import { useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
-import { Field } from '@/ui/Field';
+import { Search } from '@/ui/Search';
 import { Tick } from '@/ui/Tick';
 import { Screen } from '@/ui/Screen';
 import { Heading, Text } from '@/ui/Text';
-import { colour, space, WIDE_FROM } from '@/ui/tokens';
+import { useWide } from '@/ui/Split';
+import { colour, space } from '@/ui/tokens';
 import { foundMediums, foundPaints, ORDER_NAMES, ORDERS, type Order } from './cabinet-list';
 import { CsvActions } from './CsvActions';
 import { Editor, type Chosen } from './CabinetPages';
@@ -17,7 +18,7 @@ import { MediumRow, PaintRow } from './CabinetRows';
 
 /** The painter's own paints and mediums: a list, and on a wide screen the one in hand beside it. */
 export function CabinetScreen({ chosen }: { chosen: Chosen }) {
-  const wide = useWindowDimensions().width >= WIDE_FROM;
+  const wide = useWide();
   if (!wide) return chosen ? <Editor key={chosen.id} chosen={chosen} /> : <List chosen={null} />;
   return (
     <View style={{ flex: 1, flexDirection: 'row' }}>
@@ -80,7 +81,11 @@ function List({ chosen }: { chosen: Chosen }) {
         value={kind}
         onChange={setKind}
       />
-      <Field label="Find by name, code, pigment or metal" value={search} onChangeText={setSearch} />
+      <Search
+        label="Find by name, code, pigment or metal"
+        value={search}
+        onChangeText={setSearch}
+      />
       <Arrange
         kind={kind}
         order={order}

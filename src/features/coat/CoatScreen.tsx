@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import type { Coat, Painting } from '@/core/painting';
 import { addCoat, changeCoat } from '@/core/painting/coats';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
@@ -10,7 +10,8 @@ import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Tick } from '@/ui/Tick';
 import { Screen } from '@/ui/Screen';
-import { colour, space, WIDE_FROM } from '@/ui/tokens';
+import { Split, useWide } from '@/ui/Split';
+import { colour, space } from '@/ui/tokens';
 import { LayingFields } from './LayingFields';
 import { LivePanel, LiveStrip } from './LivePanel';
 import { LiveSection } from './LiveSection';
@@ -41,7 +42,7 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
   const router = useRouter();
   const dispatch = useStoreDispatch();
   const editor = useCoatEditor(painting, coatId, passageId, afterId);
-  const wide = useWindowDimensions().width >= WIDE_FROM;
+  const wide = useWide();
   const { form, draft, isNew } = editor;
   const leave = () =>
     router.canGoBack()
@@ -104,13 +105,16 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
   );
   if (!wide) return page;
   return (
-    <View style={{ flex: 1, flexDirection: 'row' }}>
-      <View style={{ flex: 1 }}>{page}</View>
-      <ScrollView style={styles.panel} contentContainerStyle={{ padding: space.xxl }}>
-        <LiveSection editor={editor} painting={painting} />
-        <LivePanel editor={editor} painting={painting} />
-      </ScrollView>
-    </View>
+    <Split
+      panel={
+        <>
+          <LiveSection editor={editor} painting={painting} />
+          <LivePanel editor={editor} painting={painting} />
+        </>
+      }
+    >
+      {page}
+    </Split>
   );
 }
 
@@ -141,12 +145,5 @@ const styles = StyleSheet.create({
     backgroundColor: colour.sheet,
     borderTopWidth: 1,
     borderTopColor: colour.rule,
-  },
-  panel: {
-    width: 440,
-    flexGrow: 0,
-    backgroundColor: colour.sheet,
-    borderLeftWidth: 1,
-    borderLeftColor: colour.rule,
   },
 });

@@ -1,7 +1,8 @@
-import { useState } from 'react';
 import { View } from 'react-native';
+import { overruleSchema } from '@/core/painting/schema';
 import { ruleOf } from '@/core/rules/records';
 import type { RuleKey } from '@/core/rules/records';
+import { useText } from '@/forms/useText';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
@@ -16,7 +17,6 @@ const REASONS = [
   'it has held for me before',
   'the risk is known and wanted',
 ] as const;
-const SHORTEST = 3;
 
 /** Going against a rule takes a reason; it stays with the coat. */
 export function OverruleDialog({
@@ -28,7 +28,7 @@ export function OverruleDialog({
   onReason: (reason: string) => void;
   onClose: () => void;
 }) {
-  const [reason, setReason] = useState('');
+  const reason = useText(`overrule:${rule}`, overruleSchema.shape.reason);
   const { title, says } = ruleOf(rule);
   return (
     <Sheet name={`Against the rule: ${title}`} onClose={onClose}>
@@ -40,15 +40,24 @@ export function OverruleDialog({
           label="Reason"
           hideLabel
           options={REASONS.map((key) => ({ key, name: key }))}
-          value={REASONS.find((r) => r === reason) ?? null}
-          onChange={setReason}
+          value={REASONS.find((r) => r === reason.text) ?? null}
+          onChange={reason.set}
         />
-        <Field label="Or in your own words" value={reason} onChangeText={setReason} />
+        <Field
+          label="Or in your own words"
+          value={reason.text}
+          onChangeText={reason.set}
+          error={reason.error}
+        />
         <Action
           title="Do it all the same"
           kind="primary"
-          disabled={reason.trim().length < SHORTEST}
-          onPress={() => onReason(reason.trim())}
+          onPress={() => {
+            const text = reason.accepted();
+            if (text === null) return;
+            reason.done();
+            onReason(text);
+          }}
         />
         <Action title="Keep to the rule" kind="quiet" onPress={onClose} />
       </View>

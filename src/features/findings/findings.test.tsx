@@ -1,5 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
+import { Provider } from 'react-redux';
 import type { Finding } from '@/core/rules';
+import { createStore } from '@/store/store';
 import { FindingNotices } from './FindingNotices';
 
 const NOW = Date.UTC(2026, 1, 17, 10);
@@ -42,21 +44,27 @@ test('a wait is told with its day', () => {
 
 test('going against a rule takes a reason, and can be taken back', () => {
   const onOverrule = jest.fn();
-  const { rerender } = render(
-    <FindingNotices nowMs={NOW} findings={[finding({})]} onOverrule={onOverrule} />,
+  const store = createStore();
+  const notices = (overruled: string | null) => (
+    <Provider store={store}>
+      <FindingNotices nowMs={NOW} findings={[finding({ overruled })]} onOverrule={onOverrule} />
+    </Provider>
   );
+  const { rerender } = render(notices(null));
   fireEvent.click(screen.getByText('Do it all the same'));
+  // Too short a reason is said so, and is none.
+  fireEvent.change(screen.getByLabelText('Or in your own words'), { target: { value: 'so' } });
+  fireEvent.click(screen.getAllByText('Do it all the same').at(-1)!);
+  expect(screen.getByText('Say why, in a few words.')).toBeTruthy();
+  expect(onOverrule).not.toHaveBeenCalled();
+  // Half typed it is kept like any form, until it is done.
+  expect(store.getState().drafts['overrule:acrylic-over-oil']?.draft).toBe('so');
   fireEvent.click(screen.getByText('a test piece'));
   const buttons = screen.getAllByText('Do it all the same');
   fireEvent.click(buttons.at(-1)!);
   expect(onOverrule).toHaveBeenCalledWith('acrylic-over-oil', 'a test piece');
-  rerender(
-    <FindingNotices
-      nowMs={NOW}
-      findings={[finding({ overruled: 'a test piece' })]}
-      onOverrule={onOverrule}
-    />,
-  );
+  expect(store.getState().drafts).toEqual({});
+  rerender(notices('a test piece'));
   expect(screen.getByText('Overruled: a test piece')).toBeTruthy();
   fireEvent.click(screen.getByText('Keep to the rule'));
   expect(onOverrule).toHaveBeenLastCalledWith('acrylic-over-oil', null);

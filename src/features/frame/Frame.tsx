@@ -1,16 +1,17 @@
 import { Link, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
-import { Pressable, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon } from '@/ui/Icon';
 import { Heading, Text } from '@/ui/Text';
-import { colour, space, TARGET, WIDE_FROM } from '@/ui/tokens';
+import { useWide } from '@/ui/Split';
+import { colour, space, TARGET } from '@/ui/tokens';
 import { FOOT_PLACES, RAIL_PLACES, type Place } from './places';
 import { SavingBar } from './SavingBar';
 import { UndoBar } from './UndoBar';
 
 /** Phone: the places at the foot. Wide: a rail at the left. */
 export function Frame({ children }: { children: ReactNode }) {
-  const wide = useWindowDimensions().width >= WIDE_FROM;
+  const wide = useWide();
   return (
     <View style={[styles.frame, wide && { flexDirection: 'row' }]}>
       {wide ? <Rail /> : null}

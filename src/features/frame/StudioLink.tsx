@@ -1,14 +1,14 @@
 import { useRouter } from 'expo-router';
-import { useWindowDimensions } from 'react-native';
 import { GoTo } from '@/ui/GoTo';
 import { Icon } from '@/ui/Icon';
 import { dotsGridIcon } from '@/ui/icons';
-import { TARGET, WIDE_FROM } from '@/ui/tokens';
+import { useWide } from '@/ui/Split';
+import { TARGET } from '@/ui/tokens';
 
 /** The way to everything that has no place at the foot of a phone; on a desk the rail has it. */
 export function StudioLink() {
   const router = useRouter();
-  const wide = useWindowDimensions().width >= WIDE_FROM;
+  const wide = useWide();
   if (wide) return null;
   return (
     <GoTo

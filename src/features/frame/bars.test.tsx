@@ -87,7 +87,7 @@ describe('undo', () => {
 });
 
 describe('what could not be read', () => {
-  test('is named, with the reason, and offered as a file', () => {
+  test('is named, with the reason, and offered as a file', async () => {
     const { store, discard } = studio(<UnreadableNotices />);
     act(
       () =>
@@ -121,7 +121,10 @@ describe('what could not be read', () => {
     // Thrown away only after a question.
     fireEvent.click(screen.getByRole('button', { name: 'Throw it away' }));
     expect(discard).not.toHaveBeenCalled();
-    fireEvent.click(screen.getAllByRole('button', { name: 'Throw it away' }).at(-1)!);
+    await act(async () => {
+      fireEvent.click(screen.getAllByRole('button', { name: 'Throw it away' }).at(-1)!);
+      await Promise.resolve();
+    });
     expect(discard).toHaveBeenCalledWith('set-aside:painting:torn#1');
     anchors.mockRestore();
   });

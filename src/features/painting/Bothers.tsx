@@ -1,7 +1,7 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import { botherSchema, type Painting } from '@/core/painting/schema';
 import { gatesOf, noteBother, openBothers, passGate, settleBother } from '@/core/painting/notes-of';
+import { useText } from '@/forms/useText';
 import { PhotoStrip } from '@/features/session/PhotoPart';
 import { timer, useSessions } from '@/features/session/useSession';
 import { minutesByPainting } from '@/core/session';
@@ -62,26 +62,24 @@ export function Bothers({ painting }: { painting: Painting }) {
 
 function AddBother({ painting }: { painting: Painting }) {
   const dispatch = useStoreDispatch();
-  const [text, setText] = useState('');
-  const [error, setError] = useState<string | undefined>(undefined);
+  const bother = useText(`bother:${painting.id}`, botherSchema.shape.text);
   const add = () => {
-    const parsed = botherSchema.shape.text.safeParse(text);
-    if (!parsed.success) {
-      setError(parsed.error.issues[0]!.message);
-      return;
-    }
+    const text = bother.accepted();
+    if (text === null) return;
     dispatch(
-      changePainting(painting.id, 'Noted what bothers', (p, m) =>
-        noteBother(p, parsed.data, null, m),
-      ),
+      changePainting(painting.id, 'Noted what bothers', (p, m) => noteBother(p, text, null, m)),
     );
-    setText('');
-    setError(undefined);
+    bother.done();
   };
   return (
     <View style={{ flexDirection: 'row', gap: space.s, alignItems: 'flex-end' }}>
       <View style={{ flex: 1 }}>
-        <Field label="Something that bothers" value={text} onChangeText={setText} error={error} />
+        <Field
+          label="Something that bothers"
+          value={bother.text}
+          onChangeText={bother.set}
+          error={bother.error}
+        />
       </View>
       <Action title="Note it" onPress={add} style={{ marginBottom: space.m }} />
     </View>

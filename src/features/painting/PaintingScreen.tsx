@@ -2,7 +2,7 @@ import { tuneVariantIcon } from '@/ui/desk-icons';
 import { useRouter } from 'expo-router';
 import { aboutAddress, passageAddress } from '@/features/addresses';
 import { useState } from 'react';
-import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import type { PaintingAssessment } from '@/core/painting';
 import { groundName, SUPPORT_NAME } from '@/features/film-view';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
@@ -13,8 +13,9 @@ import { FilmColumns } from '@/ui/film/FilmColumns';
 import { Icon } from '@/ui/Icon';
 import { BackButton } from '@/ui/Screen';
 import { GoTo } from '@/ui/GoTo';
+import { Split, useWide } from '@/ui/Split';
 import { Heading, Text } from '@/ui/Text';
-import { colour, space, TARGET, WIDE_FROM } from '@/ui/tokens';
+import { colour, space, TARGET } from '@/ui/tokens';
 import { AfterBreak } from './AfterBreak';
 import { Bothers } from './Bothers';
 import { CoatList } from './CoatList';
@@ -26,7 +27,7 @@ import { columnsOf, groundDrawing, overall, schoolMeasure, troublesOf } from './
 export function PaintingScreen({ id }: { id: string }) {
   const now = useNow();
   const assessment = useAssessment(id);
-  const wide = useWindowDimensions().width >= WIDE_FROM;
+  const wide = useWide();
   if (!assessment) return <NotHereScreen what="That painting" />;
   if (!wide) {
     return (
@@ -45,20 +46,23 @@ export function PaintingScreen({ id }: { id: string }) {
     );
   }
   return (
-    <View style={{ flex: 1, flexDirection: 'row' }}>
+    <Split
+      panel={
+        <>
+          <AfterBreak assessment={assessment} nowMs={now} />
+          <Summary assessment={assessment} />
+          <RuleOverview assessment={assessment} />
+          <SchoolChoice painting={assessment.painting} />
+          <CoatList painting={assessment.painting} />
+          <Bothers painting={assessment.painting} />
+        </>
+      }
+    >
       <ScrollView style={{ flex: 1 }}>
         <Head assessment={assessment} />
         <Columns assessment={assessment} now={now} height={460} />
       </ScrollView>
-      <ScrollView style={styles.panel} contentContainerStyle={{ padding: space.xxl }}>
-        <AfterBreak assessment={assessment} nowMs={now} />
-        <Summary assessment={assessment} />
-        <RuleOverview assessment={assessment} />
-        <SchoolChoice painting={assessment.painting} />
-        <CoatList painting={assessment.painting} />
-        <Bothers painting={assessment.painting} />
-      </ScrollView>
-    </View>
+    </Split>
   );
 }
 
@@ -155,13 +159,6 @@ const styles = StyleSheet.create({
   },
   about: { width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center' },
   pad: { paddingHorizontal: space.xl },
-  panel: {
-    width: 380,
-    flexGrow: 0,
-    backgroundColor: colour.sheet,
-    borderLeftWidth: 1,
-    borderLeftColor: colour.rule,
-  },
   summary: {
     paddingVertical: space.l,
     borderTopWidth: 1,

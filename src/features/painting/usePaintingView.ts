@@ -1,41 +1,21 @@
 import {
-  nextPlanned,
-  topLaid,
   type Painting,
   type PaintingAssessment,
   type PassageAssessment,
   type SiteStack,
 } from '@/core/painting';
+import { todayRow } from '@/core/today';
 import { SCHOOLS } from '@/core/schools';
 import { findingsByRule, isBroken, toldLayer, type ToldFinding } from '@/core/tell';
+import { columnWords } from '@/features/due-words';
 import { groundDrawing, stackSteps, stackState } from '@/features/film-view';
 import type { Column } from '@/ui/film/FilmColumns';
-import { about, stretch } from '@/ui/time/words';
 
 export interface Trouble {
   passageId: string;
   passageName: string;
   coatName: string;
   sentence: string;
-}
-
-/** What a passage waits for, in a few words. */
-export function dueWords(stack: SiteStack, nowMs: number): string {
-  const top = topLaid(stack);
-  const next = nextPlanned(stack);
-  if (!top || top.film.coatIds.length === 0)
-    return next ? `${next.film.name} first` : 'nothing planned';
-  const { windows, state } = top;
-  if (!windows) return '';
-  if (state === 'open')
-    return windows.openUntil.p50
-      ? `till ${about(windows.openUntil.p50, nowMs).replace('about ', '')}`
-      : 'open';
-  const stage = next?.onto === 'through-dry' ? windows.throughDry : windows.touchDry;
-  if (stage.p50 === null || stage.p90 === null) return 'drying stands still';
-  if (stage.p75 !== null && stage.p75 <= nowMs)
-    return next ? `takes ${next.film.name.toLowerCase()}` : 'at rest';
-  return `dry ${stretch(stage.p50, stage.p90, nowMs)}`;
 }
 
 /** The first thing that does not hold in a stack. */
@@ -52,7 +32,8 @@ function troubleIn(passage: PassageAssessment, stack: SiteStack, painting: Paint
     }));
 }
 
-export function columnsOf({ painting, passages }: PaintingAssessment, nowMs: number): Column[] {
+export function columnsOf(assessment: PaintingAssessment, nowMs: number): Column[] {
+  const { painting, passages } = assessment;
   return passages.map((passage) => {
     const broken = passage.base.layers.find((l) => isBroken(l, painting.school));
     return {
@@ -60,7 +41,7 @@ export function columnsOf({ painting, passages }: PaintingAssessment, nowMs: num
       name: passage.passage.name,
       steps: stackSteps(passage.base, painting.school),
       state: stackState(passage.base),
-      due: dueWords(passage.base, nowMs),
+      due: columnWords(todayRow(assessment, passage.passage, passage.base, nowMs), nowMs),
       broken: broken ? `${broken.film.name.toLowerCase()} does not hold` : null,
     };
   });

@@ -12,7 +12,7 @@ import { useAssessments, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { FilmCore } from '@/ui/film/FilmCore';
 import { Screen } from '@/ui/Screen';
-import { GoTo } from '@/ui/GoTo';
+import { ListRow } from '@/ui/ListRow';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
 
@@ -41,9 +41,11 @@ export function PaintingsScreen() {
       }
     >
       <UnreadableNotices />
-      {assessments.map((assessment) => (
-        <PaintingRow key={assessment.painting.id} assessment={assessment} />
-      ))}
+      <View role="list" aria-label="Paintings">
+        {assessments.map((assessment) => (
+          <PaintingRow key={assessment.painting.id} assessment={assessment} />
+        ))}
+      </View>
     </Screen>
   );
 }
@@ -56,7 +58,7 @@ function PaintingRow({ assessment }: { assessment: PaintingAssessment }) {
     [base, ...spots].some((s) => s.layers.some((l) => isBroken(l, painting.school))),
   );
   return (
-    <GoTo
+    <ListRow
       href={paintingAddress(painting.id)}
       onGo={() => router.push(paintingAddress(painting.id))}
       label={painting.title}
@@ -73,7 +75,7 @@ function PaintingRow({ assessment }: { assessment: PaintingAssessment }) {
           />
         ))}
       </View>
-      <View style={{ flex: 1, minWidth: 180 }}>
+      <View style={{ flex: 1, minWidth: 160 }}>
         <Heading level={2}>{painting.title}</Heading>
         <Text size="small" tone="ink2">
           {`${sizeWords(painting.support, units)} ${SUPPORT_NAME[painting.support.kind]}, ${groundName(painting.ground)}, ${Math.round(areaCm2(painting.support))} cm²`}
@@ -84,20 +86,12 @@ function PaintingRow({ assessment }: { assessment: PaintingAssessment }) {
             : `A coat does not hold: ${broken.map((p) => p.passage.name).join(', ')}.`}
         </Text>
       </View>
-    </GoTo>
+    </ListRow>
   );
 }
 
 const styles = StyleSheet.create({
-  row: {
-    flexDirection: 'row',
-    flexWrap: 'wrap',
-    alignItems: 'center',
-    gap: space.l,
-    paddingVertical: space.l,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.rule,
-  },
+  row: { flexWrap: 'wrap', gap: space.l, paddingVertical: space.l, paddingHorizontal: 0 },
   cores: { flexDirection: 'row', gap: 3, width: 150 },
   foot: {
     padding: space.l,

@@ -1,10 +1,8 @@
-import { StyleSheet, View } from 'react-native';
 import type { StudioPlan, ToldGoal } from '@/core/schedule/studio-plan';
 import { nowMs } from '@/store/clock';
 import { usePaintings } from '@/store/hooks';
-import { Text } from '@/ui/Text';
+import { Table, type TableRow } from '@/ui/Table';
 import { shortTime } from '@/ui/time/words';
-import { colour, space } from '@/ui/tokens';
 import { inTwenty, minutesWord } from './plan-words';
 
 const minutesOf = ({ plan }: StudioPlan): number =>
@@ -25,88 +23,57 @@ export function ComparedPlans({ now, other }: { now: StudioPlan; other: StudioPl
   const rows = paintings.flatMap((p) => {
     const [a, b] = [told(now, p.id), told(other, p.id)];
     if (!a && !b) return [];
-    const line = (name: string, left: string, right: string) => ({ name, left, right });
+    const row = (name: string, left: string, right: string) =>
+      line(`${p.id} ${name}`, name, left, right, p.title);
     return [
-      {
-        title: p.title,
-        lines: [
-          ...(a?.dueMs || b?.dueMs ? [line('by the date', chanceOf(a), chanceOf(b))] : []),
-          line('even odds', day(a?.p50Ms), day(b?.p50Ms)),
-          line('9 in 10', day(a?.p90Ms), day(b?.p90Ms)),
-        ],
-      },
+      ...(a?.dueMs || b?.dueMs ? [row('by the date', chanceOf(a), chanceOf(b))] : []),
+      row('even odds', day(a?.p50Ms), day(b?.p50Ms)),
+      row('9 in 10', day(a?.p90Ms), day(b?.p90Ms)),
     ];
   });
+  const count = (n: number) => String(n);
   return (
-    <View role="table" aria-label="Two plans side by side">
-      <Line name="" left="as it is" right="as it might be" head />
-      {rows.map((row) => (
-        <View key={row.title} role="rowgroup">
-          <Text strong style={{ marginTop: space.s }}>
-            {row.title}
-          </Text>
-          {row.lines.map((l) => (
-            <Line key={l.name} {...l} />
-          ))}
-        </View>
-      ))}
-      <Line
-        name="sessions"
-        left={String(now.plan.sessions.length)}
-        right={String(other.plan.sessions.length)}
-      />
-      <Line
-        name="at work"
-        left={minutesWord(minutesOf(now))}
-        right={minutesWord(minutesOf(other))}
-      />
-      <Line
-        name="cannot be had"
-        left={String(now.plan.impossible.length)}
-        right={String(other.plan.impossible.length)}
-      />
-    </View>
+    <Table
+      name="Two plans side by side"
+      columns={[
+        { head: '' },
+        { head: 'as it is', width: FIGURES },
+        { head: 'as it might be', width: FIGURES },
+      ]}
+      rows={[
+        ...rows,
+        line(
+          'sessions',
+          'sessions',
+          count(now.plan.sessions.length),
+          count(other.plan.sessions.length),
+        ),
+        line('work', 'at work', minutesWord(minutesOf(now)), minutesWord(minutesOf(other))),
+        line(
+          'impossible',
+          'cannot be had',
+          count(now.plan.impossible.length),
+          count(other.plan.impossible.length),
+        ),
+      ]}
+      rowHeads
+      size="body"
+    />
   );
 }
 
-function Line({
-  name,
-  left,
-  right,
-  head = false,
-}: {
-  name: string;
-  left: string;
-  right: string;
-  head?: boolean;
-}) {
-  const changed = !head && left !== right;
-  return (
-    <View role="row" style={styles.line}>
-      <Text role="rowheader" tone="ink2" style={{ flex: 1.2 }}>
-        {name}
-      </Text>
-      <Text role={head ? 'columnheader' : 'cell'} style={{ flex: 1 }} tone={head ? 'ink2' : 'ink'}>
-        {left}
-      </Text>
-      <Text
-        role={head ? 'columnheader' : 'cell'}
-        style={{ flex: 1 }}
-        strong={changed}
-        tone={head ? 'ink2' : changed ? 'tawny' : 'ink'}
-      >
-        {right}
-      </Text>
-    </View>
-  );
-}
+const FIGURES = 104;
 
-const styles = StyleSheet.create({
-  line: {
-    flexDirection: 'row',
-    gap: space.s,
-    paddingVertical: 6,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.rule,
-  },
-});
+/** What is the same in both plans is quiet; what changes stands out. */
+function line(key: string, name: string, left: string, right: string, group?: string): TableRow {
+  const changed = left !== right;
+  return {
+    key,
+    ...(group ? { group } : {}),
+    cells: [
+      { words: name, tone: 'ink2' },
+      left,
+      { words: right, strong: changed, tone: changed ? 'tawny' : 'ink' },
+    ],
+  };
+}

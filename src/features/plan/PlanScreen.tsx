@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
-import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { usePaintings } from '@/store/hooks';
@@ -13,7 +13,8 @@ import { Sheet } from '@/ui/Sheet';
 import { StepButton } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { WeeksBand } from '@/ui/time/WeeksBand';
-import { colour, radius, space, WIDE_FROM } from '@/ui/tokens';
+import { useWide } from '@/ui/Split';
+import { colour, radius, space } from '@/ui/tokens';
 import { useSteady } from '@/ui/useSteady';
 import { PaintingLanes, type Chosen } from './PaintingLanes';
 import { PlanFoot } from './PlanFoot';
@@ -41,7 +42,7 @@ const first = (paintings: PaintingPlanView[]): PaintingPlanView | null =>
 
 /** Weeks of film: what lies, what is to come, and whether the dates will hold. */
 export function PlanScreen() {
-  const wide = useWindowDimensions().width >= WIDE_FROM;
+  const wide = useWide();
   useWatchPlan();
   const [span, setSpan] = useState(1);
   const view = usePlanView(SPANS[span]!, wide ? 6 : 3);

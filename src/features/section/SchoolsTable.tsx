@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { StyleSheet, View } from 'react-native';
+import { View } from 'react-native';
 import type { Layer } from '@/core/painting';
 import {
   SCHOOL_KEYS,
@@ -11,8 +11,9 @@ import {
 } from '@/core/schools';
 import { pairNames } from '@/core/tell';
 import { Action } from '@/ui/Action';
+import { Table, type TableRow } from '@/ui/Table';
 import { Text } from '@/ui/Text';
-import { colour, space } from '@/ui/tokens';
+import { space } from '@/ui/tokens';
 
 export const VERDICT_WORD: Record<Verdict, string> = {
   ok: 'holds',
@@ -49,97 +50,50 @@ export function SchoolsTable({ layer, school }: { layer: Layer; school: SchoolKe
       <Text strong style={{ marginBottom: space.xs }}>
         {partingSentence(verdicts)}
       </Text>
-      <View role="table" aria-label="The pair by every school">
-        <View role="row" style={styles.row}>
-          <Text role="columnheader" size="small" tone="ink2" style={{ flex: 1 }}>
-            {`${layer.film.name} over ${pair.againstName.toLowerCase()}`}
-          </Text>
-          <Text role="columnheader" size="small" tone="ink2" style={styles.figure}>
-            here
-          </Text>
-          <Text role="columnheader" size="small" tone="ink2" style={styles.figure}>
-            below
-          </Text>
-          <Text role="columnheader" size="small" tone="ink2" style={styles.verdict}>
-            verdict
-          </Text>
-        </View>
-        {verdicts.map((v) => (
-          <SchoolRow
-            key={v.school}
-            verdict={v}
-            chosen={v.school === school}
-            sentence={verdictSentence(v, names)}
-          />
-        ))}
-        {pair.trapIndex === null ? null : (
-          <View role="row" style={styles.row}>
-            <Text role="cell" size="small" style={{ flex: 1 }}>
-              Trap index: drying still to come below, over that of this coat. Over 3 is doubtful,
-              over 10 warns; no school, a house figure.
-            </Text>
-            <Text role="cell" size="small" strong style={styles.verdict}>
-              {pair.trapIndex < 10 ? pair.trapIndex.toFixed(1) : String(Math.round(pair.trapIndex))}
-            </Text>
-          </View>
-        )}
-      </View>
+      <Table
+        name="The pair by every school"
+        columns={[
+          { head: `${layer.film.name} over ${pair.againstName.toLowerCase()}` },
+          { head: 'here', width: 54 },
+          { head: 'below', width: 54 },
+          { head: 'verdict', width: 82 },
+        ]}
+        rows={[
+          ...verdicts.map((v) => schoolRow(v, v.school === school, verdictSentence(v, names))),
+          ...(pair.trapIndex === null ? [] : [trapRow(pair.trapIndex)]),
+        ]}
+      />
       <Action title="Fold the schools away" kind="quiet" onPress={() => setOpen(false)} />
     </View>
   );
 }
 
-function SchoolRow({
-  verdict,
-  chosen,
-  sentence,
-}: {
-  verdict: SchoolVerdict;
-  chosen: boolean;
-  sentence: string;
-}) {
+function schoolRow(verdict: SchoolVerdict, chosen: boolean, sentence: string): TableRow {
   const school = SCHOOLS[verdict.school];
   const silent = verdict.verdict === 'not-applicable';
   const figure = (value: number | null): string =>
     value === null || silent ? '–' : school.format(value);
   const bad = BAD.has(verdict.verdict);
-  return (
-    <View role="row" style={styles.school}>
-      <View style={styles.line}>
-        <Text role="cell" size="small" strong={chosen} style={{ flex: 1 }}>
-          {chosen ? `${school.name}, followed here` : school.name}
-        </Text>
-        <Text role="cell" size="small" style={styles.figure}>
-          {figure(verdict.upper)}
-        </Text>
-        <Text role="cell" size="small" style={styles.figure}>
-          {figure(verdict.lower)}
-        </Text>
-        <Text role="cell" size="small" strong tone={bad ? 'brick' : 'ink'} style={styles.verdict}>
-          {VERDICT_WORD[verdict.verdict]}
-        </Text>
-      </View>
-      <Text role="cell" size="small" tone="ink2">
-        {sentence}
-      </Text>
-    </View>
-  );
+  return {
+    key: verdict.school,
+    cells: [
+      { words: chosen ? `${school.name}, followed here` : school.name, strong: chosen },
+      figure(verdict.upper),
+      figure(verdict.lower),
+      { words: VERDICT_WORD[verdict.verdict], strong: true, tone: bad ? 'brick' : 'ink' },
+    ],
+    below: sentence,
+  };
 }
 
-const styles = StyleSheet.create({
-  row: {
-    flexDirection: 'row',
-    gap: space.xs,
-    paddingVertical: space.s,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.rule,
-  },
-  school: {
-    paddingVertical: space.s,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.rule,
-  },
-  line: { flexDirection: 'row', gap: space.xs },
-  figure: { width: 54, textAlign: 'right' },
-  verdict: { width: 82, textAlign: 'right' },
+const trapRow = (index: number): TableRow => ({
+  key: 'trap-index',
+  cells: [
+    'Trap index',
+    '',
+    '',
+    { words: index < 10 ? index.toFixed(1) : String(Math.round(index)), strong: true },
+  ],
+  below:
+    'Drying still to come below, over that of this coat. Over 3 is doubtful, over 10 warns; no school, a house figure.',
 });

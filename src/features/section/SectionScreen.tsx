@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import {
   coreSteps,
   groundDrawing,
@@ -15,8 +15,9 @@ import { useStoreSelector } from '@/store/hooks';
 import { FilmCore } from '@/ui/film/FilmCore';
 import { FilmSection } from '@/ui/film/FilmSection';
 import { BackButton } from '@/ui/Screen';
+import { Split, useWide } from '@/ui/Split';
 import { Heading, Text } from '@/ui/Text';
-import { colour, radius, space, TARGET, WIDE_FROM } from '@/ui/tokens';
+import { colour, radius, space, TARGET } from '@/ui/tokens';
 import { FiguresTable } from './FiguresTable';
 import { History } from './History';
 import { LayerPanel } from './LayerPanel';
@@ -25,19 +26,16 @@ import { useSectionView, type SectionView } from './useSectionView';
 /** One passage: the cut through its film, and what is to be said of one layer of it. */
 export function SectionScreen({ id, passageId }: { id: string; passageId: string }) {
   const view = useSectionView(id, passageId);
-  const wide = useWindowDimensions().width >= WIDE_FROM;
+  const wide = useWide();
   if (!view) return <NotHereScreen what="That passage" />;
   if (wide) {
     return (
-      <View style={{ flex: 1, flexDirection: 'row' }}>
+      <Split panel={<Said view={view} />}>
         <ScrollView style={{ flex: 1 }}>
           <Head view={view} />
           <Cut view={view} height={560} maxWidth={820} />
         </ScrollView>
-        <ScrollView style={styles.panel} contentContainerStyle={{ padding: space.xxl }}>
-          <Said view={view} />
-        </ScrollView>
-      </View>
+      </Split>
     );
   }
   return (
@@ -211,12 +209,5 @@ const styles = StyleSheet.create({
     borderTopColor: colour.rule,
     padding: space.xl,
     marginTop: space.l,
-  },
-  panel: {
-    width: 380,
-    flexGrow: 0,
-    backgroundColor: colour.sheet,
-    borderLeftWidth: 1,
-    borderLeftColor: colour.rule,
   },
 });

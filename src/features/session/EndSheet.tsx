@@ -2,6 +2,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { coverPalette, editSession, endSession, type Session } from '@/core/session';
+import { sessionSchema } from '@/core/session/schema';
+import { useText } from '@/forms/useText';
 import { changeSession } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';
 import { sessionAddress } from '@/features/addresses';
@@ -19,18 +21,21 @@ export function EndSheet({ session, onClose }: { session: Session; onClose: () =
   const router = useRouter();
   const dispatch = useStoreDispatch();
   const [reached, setReached] = useState<Session['reached']>(null);
-  const [note, setNote] = useState(session.note);
+  const note = useText(`end-note:${session.id}`, sessionSchema.shape.note, session.note);
   const [cover, setCover] = useState(true);
   const [brushes, setBrushes] = useState(false);
   const [rags, setRags] = useState(false);
   const mixes = session.palette.some((m) => m.goneAt === null && m.coveredAt === null);
   const end = () => {
+    const words = note.accepted();
+    if (words === null) return;
     dispatch(
       changeSession(session.id, 'Ended the session', (s, m) => {
-        const done = endSession(editSession(s, { reached, note: note.trim() }), m);
+        const done = endSession(editSession(s, { reached, note: words }), m);
         return cover && mixes ? coverPalette(done, m) : done;
       }),
     );
+    note.done();
     router.replace(sessionAddress(session.id));
   };
   return (
@@ -68,7 +73,7 @@ export function EndSheet({ session, onClose }: { session: Session; onClose: () =
           Lids on solvent, nothing down the drain, air the room. A faint smell says nothing about
           what is in the air. The safety data sheet and local rules govern.
         </Notice>
-        <Field label="Note" value={note} onChangeText={setNote} />
+        <Field label="Note" value={note.text} onChangeText={note.set} error={note.error} />
         <Action title="End it" kind="primary" onPress={end} />
         <Action title="Go on painting" kind="quiet" onPress={onClose} />
       </View>

@@ -5,11 +5,10 @@ import { sessionMinutes, type Session } from '@/core/session';
 import { sessionAddress } from '@/features/addresses';
 import { useNow, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
-import { GoTo } from '@/ui/GoTo';
+import { ListRow } from '@/ui/ListRow';
 import { Screen } from '@/ui/Screen';
 import { Text } from '@/ui/Text';
 import { shortTime } from '@/ui/time/words';
-import { colour, space } from '@/ui/tokens';
 import { timer, useSessions } from './useSession';
 
 const WEEK_MS = 7 * 86_400_000;
@@ -43,9 +42,11 @@ export function LogScreen() {
       {sessions.length === 0 ? (
         <Text tone="ink2">No session is noted yet. Begin one from Today.</Text>
       ) : null}
-      {sessions.slice(0, shown).map((session) => (
-        <Row key={session.id} session={session} nowMs={nowMs} />
-      ))}
+      <View role="list" aria-label="Sessions">
+        {sessions.slice(0, shown).map((session) => (
+          <Row key={session.id} session={session} nowMs={nowMs} />
+        ))}
+      </View>
       {sessions.length > shown ? (
         <Action
           title={`${sessions.length - shown} older sessions`}
@@ -65,17 +66,7 @@ function Row({ session, nowMs }: { session: Session; nowMs: number }) {
     .join(', ');
   const when = shortTime(Date.parse(session.startedAt), nowMs);
   return (
-    <GoTo
-      href={sessionAddress(session.id)}
-      onGo={() => router.push(sessionAddress(session.id))}
-      style={{
-        flexDirection: 'row',
-        gap: space.m,
-        paddingVertical: space.m,
-        borderBottomWidth: 1,
-        borderBottomColor: colour.rule,
-      }}
-    >
+    <ListRow href={sessionAddress(session.id)} onGo={() => router.push(sessionAddress(session.id))}>
       <Text style={{ width: 92 }}>{when}</Text>
       <View style={{ flex: 1 }}>
         <Text strong>{session.works.map((w) => w.name).join(', ') || 'nothing noted'}</Text>
@@ -88,6 +79,6 @@ function Row({ session, nowMs }: { session: Session; nowMs: number }) {
       <Text strong tone={session.endedAt === null ? 'tawny' : 'ink'}>
         {timer(sessionMinutes(session, nowMs))}
       </Text>
-    </GoTo>
+    </ListRow>
   );
 }

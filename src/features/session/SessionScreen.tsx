@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import {
   isPaused,
   pause,
@@ -17,7 +17,8 @@ import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Text } from '@/ui/Text';
 import { clock } from '@/ui/time/words';
-import { colour, space, WIDE_FROM } from '@/ui/tokens';
+import { TwoColumns, useWide } from '@/ui/Split';
+import { colour, space } from '@/ui/tokens';
 import { AddWork } from './AddWork';
 import { AtWork } from './AtWork';
 import { EndSheet } from './EndSheet';
@@ -63,7 +64,7 @@ function Begin() {
 
 function Running({ session }: { session: Session }) {
   const now = useSeconds(!isPaused(session));
-  const wide = useWindowDimensions().width >= WIDE_FROM;
+  const wide = useWide();
   const [ending, setEnding] = useState(false);
   useKeepAwake(!isPaused(session));
   const work = runningWork(session);
@@ -81,19 +82,19 @@ function Running({ session }: { session: Session }) {
             {session.goal}
           </Text>
         ) : null}
-        <View style={wide ? { flexDirection: 'row', gap: space.huge } : { gap: space.xl }}>
-          <View style={wide ? { flex: 1 } : null}>
-            <Works session={session} now={now} />
-          </View>
-          <View style={[{ gap: space.xl }, wide && { flex: 1 }]}>
-            {work ? <AtWork work={work} /> : null}
-            <PalettePart session={session} running={work ?? session.works.at(-1) ?? null} />
-            <PhotoPart
-              session={session}
-              paintingId={(work ?? session.works.at(-1))?.paintingId ?? null}
-            />
-          </View>
-        </View>
+        <TwoColumns
+          left={<Works session={session} now={now} />}
+          right={
+            <>
+              {work ? <AtWork work={work} /> : null}
+              <PalettePart session={session} running={work ?? session.works.at(-1) ?? null} />
+              <PhotoPart
+                session={session}
+                paintingId={(work ?? session.works.at(-1))?.paintingId ?? null}
+              />
+            </>
+          }
+        />
       </View>
       {ending ? <EndSheet session={session} onClose={() => setEnding(false)} /> : null}
     </Screen>

@@ -4,7 +4,7 @@ import { startOfDay } from 'date-fns/startOfDay';
 import { useRouter } from 'expo-router';
 import { passageAddress } from '@/features/addresses';
 import { useState } from 'react';
-import { StyleSheet, useWindowDimensions, View } from 'react-native';
+import { StyleSheet, View } from 'react-native';
 import type { TodayCluster, TodayRow } from '@/core/today';
 import { coreSteps, groundDrawing } from '@/features/film-view';
 import { FilmCore } from '@/ui/film/FilmCore';
@@ -12,15 +12,16 @@ import { StateSwatch } from '@/ui/film/StateSwatch';
 import { GoTo } from '@/ui/GoTo';
 import { Text } from '@/ui/Text';
 import { WindowBar, type Mark } from '@/ui/time/WindowBar';
-import { colour, space, WIDE_FROM } from '@/ui/tokens';
-import { rowTime, rowWords } from './row-words';
+import { useWide } from '@/ui/Split';
+import { colour, space } from '@/ui/tokens';
+import { rowTime, rowWords } from '@/features/due-words';
 
 /** The bars run from now over this many days. */
 const SPAN_DAYS = 7;
 const DAY_MS = 86_400_000;
 /** Film and name: as much as a phone can spare, more at a desk. */
 const nameWidth = (wide: boolean): number => (wide ? 250 : 150);
-const useNameWidth = (): number => nameWidth(useWindowDimensions().width >= WIDE_FROM);
+const useNameWidth = (): number => nameWidth(useWide());
 
 const midnights = (nowMs: number): number[] =>
   Array.from({ length: SPAN_DAYS }, (_, i) => startOfDay(addDays(nowMs, i + 1)).getTime());

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { ScrollView, StyleSheet, View } from 'react-native';
 import { clusterRows, type TodayGroup, type TodayRow } from '@/core/today';
 import { DaylightBand, HoursAtHand, useReadable, WorthATouch } from '@/features/lazy';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
@@ -8,7 +8,8 @@ import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { Heading, Text } from '@/ui/Text';
 import { DiamondKey } from '@/ui/time/WindowBar';
 import { longDay } from '@/ui/time/words';
-import { colour, space, WIDE_FROM } from '@/ui/tokens';
+import { useWide } from '@/ui/Split';
+import { colour, space } from '@/ui/tokens';
 import { DaysHeader, TodayRowView } from './TodayRowView';
 import { useToday } from './useToday';
 
@@ -23,7 +24,7 @@ export function TodayScreen() {
   const view = useToday();
   useReadable();
   const [width, setWidth] = useState(0);
-  const wide = useWindowDimensions().width >= WIDE_FROM;
+  const wide = useWide();
   if (view.empty) {
     return (
       <ScrollView contentContainerStyle={styles.content}>

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Pressable, ScrollView, StyleSheet, useWindowDimensions, View } from 'react-native';
+import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { coreSteps, filmStep, groundDrawing } from '@/features/film-view';
 import { FilmCore } from '@/ui/film/FilmCore';
 import { StateTag } from '@/ui/film/StateSwatch';
@@ -10,7 +10,8 @@ import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { DiamondKey } from '@/ui/time/WindowBar';
 import { nearTime, shortTime } from '@/ui/time/words';
-import { colour, radius, space, TARGET, WIDE_FROM } from '@/ui/tokens';
+import { useWide } from '@/ui/Split';
+import { colour, radius, space, TARGET } from '@/ui/tokens';
 import { FingerSlabs } from './FingerSlabs';
 import { useTouch, type Noted, type Touchable, type TouchView } from './useTouch';
 
@@ -23,7 +24,7 @@ export function TouchScreen({
   passage: string | null;
 }) {
   const view = useTouch({ painting, passage });
-  const wide = useWindowDimensions().width >= WIDE_FROM;
+  const wide = useWide();
   const { chosen } = view;
   if (!chosen)
     return (

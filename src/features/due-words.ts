@@ -3,7 +3,7 @@ import { about, shortTime, stretch } from '@/ui/time/words';
 
 const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
-/** What a row of Today says beside its texture. */
+/** What a row of Today says beside its texture. Painting and Today speak of one row (core/today), each in its own length. */
 export function rowWords(row: TodayRow, nowMs: number): string {
   // Of a couch and its paint the couch comes first.
   const firstId = row.next?.film.coatIds[0];
@@ -45,5 +45,36 @@ export function rowTime(row: TodayRow, nowMs: number): string {
       return '–';
     default:
       return row.readyAtMs === null ? '–' : shortTime(row.readyAtMs, nowMs);
+  }
+}
+
+const WITHOUT_ABOUT = /^about /;
+
+/** The same in the few words that stand at the head of a passage's column. */
+export function columnWords(row: TodayRow, nowMs: number): string {
+  const next = row.next ? row.next.film.name : null;
+  switch (row.reason) {
+    case 'bare':
+      return next ? `${next} first` : 'nothing planned';
+    case 'ground-waits':
+      return `ground, from ${shortTime(row.readyAtMs!, nowMs)}`;
+    case 'ready':
+      return `takes ${next!.toLowerCase()}`;
+    case 'ready-nothing-planned':
+      return 'at rest';
+    case 'refused':
+      return row.readyAtMs === null
+        ? 'refused'
+        : `refused until ${shortTime(row.readyAtMs, nowMs)}`;
+    case 'open':
+      return row.window?.p50
+        ? `till ${about(row.window.p50, nowMs).replace(WITHOUT_ABOUT, '')}`
+        : 'open';
+    case 'probably-dry':
+      return `dry ${stretch(row.readyAtMs!, row.window!.p90!, nowMs)}`;
+    case 'drying':
+      return `dry ${stretch(row.window!.p50!, row.window!.p90!, nowMs)}`;
+    case 'stands-still':
+      return 'drying stands still';
   }
 }

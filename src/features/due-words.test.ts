@@ -11,7 +11,7 @@ import {
 } from '@/core/tests/paintings';
 import { recipe, tube } from '@/core/tests/recipes';
 import { today, TODAY_GROUPS } from '@/core/today';
-import { rowTime, rowWords } from './row-words';
+import { rowTime, rowWords } from './due-words';
 
 const two = stackOf([
   recipe([tube('titanium-white')], 0, [], 40),
