@@ -1,14 +1,32 @@
 import { spawnSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { buildSync } from 'esbuild';
 
 const ROOT = path.resolve(__dirname, '..');
-const core = (args: string[], input = '') =>
-  spawnSync(process.execPath, ['--import', 'tsx', 'scripts/core.ts', ...args], {
-    cwd: ROOT,
-    input,
-    encoding: 'utf8',
-  });
+/** Bundled once, as the workers are: compiling it anew for each verb would take most of the time. */
+const BUNDLE = path.join(ROOT, 'node_modules/.cache/core-test.mjs');
+const run = (program: string[], args: string[], input: string) =>
+  spawnSync(process.execPath, [...program, ...args], { cwd: ROOT, input, encoding: 'utf8' });
+const core = (args: string[], input = '') => run([BUNDLE], args, input);
+
+beforeAll(() =>
+  buildSync({
+    entryPoints: [path.join(ROOT, 'scripts/core.ts')],
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    outfile: BUNDLE,
+    logLevel: 'error',
+  }),
+);
+
+test('from its sources it says the same as bundled', () => {
+  const { verb, input } = EXAMPLES.find((e) => e.verb === 'dry')!;
+  const fromSources = run(['--import', 'tsx', 'scripts/core.ts'], [verb], input);
+  expect(fromSources.status).toBe(0);
+  expect(fromSources.stdout).toBe(core([verb], input).stdout);
+});
 
 jest.setTimeout(240_000);
 

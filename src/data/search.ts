@@ -19,6 +19,12 @@ export const SEARCH_ROWS = {
   roundsTimesWorks: tried(300_000, 'rounds times works'),
   /** Days given to a painting without a date, where it competes with dated ones. */
   undatedDays: tried(400, 'd'),
+  /** Between the urgencies of two paintings that are taken one after the other: no chain is as long. */
+  paintingsApart: tried(1e5, 'd'),
+  /** What has no date, or was not in the last plan, comes after all that has: later than any moment. */
+  afterAll: tried(1e15, 'ms'),
+  /** What never dries ends this long after the calendar. */
+  neverDays: tried(3650, 'd'),
   /** Up to this many works the whole plan is now and then built anew. */
   wholeWorks: tried(40, 'works'),
   /** From this many works on, moving single works is too dear to do to the end. */

@@ -53,7 +53,10 @@ function bySlack({ n, project, goals, problem }: Compiled, tails: Float64Array):
 
 /** Urgency by painting: one after the other in an order, within each by what must still follow. */
 function byProject({ n, project }: Compiled, tails: Float64Array, rank: number[]): Float64Array {
-  return Float64Array.from({ length: n }, (_, i) => (rank[project[i]!] ?? 0) * 1e5 - tails[i]!);
+  return Float64Array.from(
+    { length: n },
+    (_, i) => (rank[project[i]!] ?? 0) * SEARCH.paintingsApart - tails[i]!,
+  );
 }
 
 function loads({ n, project, goals, length }: Compiled): number[] {
@@ -73,7 +76,7 @@ function ranksOf(of: Compiled): number[][] {
   };
   return [
     rank((g) => load[g]!),
-    rank((g) => (of.goals[g]!.dueMs === null ? 1e15 + load[g]! : of.goals[g]!.dueMs!)),
+    rank((g) => (of.goals[g]!.dueMs === null ? SEARCH.afterAll + load[g]! : of.goals[g]!.dueMs!)),
   ];
 }
 
@@ -85,7 +88,7 @@ function warmStart(state: PlanState, warm: Map<string, number>, urgency: Float64
   const { of } = state;
   const order = Float64Array.from({ length: of.n }, (_, i) => {
     const at = warm.get(of.problem.works[i]!.id);
-    return at === undefined ? 1e15 + urgency[i]! : at;
+    return at === undefined ? SEARCH.afterAll + urgency[i]! : at;
   });
   decode(state, all(of), order, {
     ...EARLIEST,

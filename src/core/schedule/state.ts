@@ -1,3 +1,4 @@
+import { SEARCH } from '@/data/search';
 import { DAY_MS } from '../drying';
 import { NO_PIN, readyAt, type Compiled } from './compile';
 import { PENALTY, type PlanWeights } from './problem';
@@ -121,7 +122,7 @@ export class PlanState {
       if (at > finish) finish = at;
     }
     // What never dries is as late as the calendar is long.
-    return finish === Infinity ? horizonMs + 3650 * DAY_MS : finish;
+    return finish === Infinity ? horizonMs + SEARCH.neverDays * DAY_MS : finish;
   }
 
   goalCost(g: number): number {

@@ -23,9 +23,11 @@ export function type(label: string, text: string): void {
   fireEvent.blur(field(label));
 }
 
+// Whether a thing is hidden costs most of the time of asking by its role, and nothing here is.
+const hidden = true;
 export const press = (name: string | RegExp) =>
-  fireEvent.click(screen.getAllByRole('button', { name })[0]!);
+  fireEvent.click(screen.getAllByRole('button', { name, hidden })[0]!);
 export const choose = (name: string | RegExp) =>
-  fireEvent.click(screen.getByRole('radio', { name }));
+  fireEvent.click(screen.getByRole('radio', { name, hidden }));
 export const tick = (name: string | RegExp) =>
-  fireEvent.click(screen.getByRole('checkbox', { name }));
+  fireEvent.click(screen.getByRole('checkbox', { name, hidden }));
