@@ -5,6 +5,7 @@ import helmet from 'helmet';
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { climateRoutes, type ClimateOptions } from './climate';
+import { ownNamesOnly, ownPagesOnly, plainErrors } from './guard';
 
 export interface AppOptions {
   /** Folder of the exported web app. */
@@ -13,6 +14,8 @@ export interface AppOptions {
   demo: boolean;
   /** The stand-in for the logger on the studio wall. */
   climate?: ClimateOptions;
+  /** The name it is reached by, beside those of this machine. */
+  host?: string | null;
 }
 
 const YEAR_S = 31_536_000;
@@ -24,9 +27,15 @@ const COMPRESSED = /\.(br|gz)$/;
  * The server as a value, without a port, so that tests can run it. Serves the exported app compressed,
  * with every route falling back to its page, under headers that allow nothing but its own origin.
  */
-export function createApp({ distDir, demo, climate }: AppOptions): Express {
+export function createApp({
+  distDir,
+  demo,
+  climate,
+  host = null,
+}: AppOptions): Express & { endStreams(): void } {
   const app = express();
   app.disable('x-powered-by');
+  app.use(ownNamesOnly(host));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -66,7 +75,9 @@ export function createApp({ distDir, demo, climate }: AppOptions): Express {
   app.get('/api/studio', (_request, response) => {
     response.set('Cache-Control', 'no-store').json({ demo });
   });
-  app.use('/api/climate', climateRoutes(climate));
+  const { router, endStreams } = climateRoutes(climate);
+  app.use('/api', ownPagesOnly);
+  app.use('/api/climate', router);
   // Browsers ask for this name whatever the page says.
   app.get('/favicon.ico', (_request, response) => response.redirect(301, '/favicon.svg'));
   app.use('/api', (_request, response) => {
@@ -100,5 +111,6 @@ export function createApp({ distDir, demo, climate }: AppOptions): Express {
     request.url = '/index.html';
     files(request, response, next);
   });
-  return app;
+  app.use(plainErrors);
+  return Object.assign(app, { endStreams });
 }

@@ -1,5 +1,6 @@
 import { Router, type Request, type Response } from 'express';
 import { z } from 'zod';
+import { smallBody } from './guard';
 import { loggerReading, type LoggerReading } from './logger';
 
 export interface ClimateOptions {
@@ -13,6 +14,12 @@ const HOUR_MS = 3_600_000;
 const SEED = 11;
 const EVERY_MS = 10_000;
 const MOST_HOURS = 24 * 400;
+/** Hours in one answer: what is asked for beyond comes in further pieces, so that none holds up the others. */
+const PIECE_HOURS = 24 * 31;
+/** More pages than any studio has open at once. */
+const MOST_STREAMS = 24;
+/** Bytes that a listener may leave unread. */
+const MOST_UNREAD = 64 * 1024;
 
 const time = z.iso.datetime({ error: 'Must be a date and time such as 2026-02-17T10:00:00.000Z.' });
 const historyQuery = z
@@ -31,7 +38,7 @@ export function climateRoutes({
   seed = SEED,
   everyMs = EVERY_MS,
   now = Date.now,
-}: ClimateOptions = {}): Router {
+}: ClimateOptions = {}): { router: Router; endStreams(): void } {
   const router = Router();
   let batteryOut = false;
   const listeners = new Set<Response>();
@@ -48,16 +55,26 @@ export function climateRoutes({
     }
     const from = Math.ceil(Date.parse(query.data.from) / HOUR_MS) * HOUR_MS;
     const readings: LoggerReading[] = [];
-    for (let ms = from; ms <= Date.parse(query.data.to); ms += HOUR_MS) {
+    const to = Date.parse(query.data.to);
+    const end = Math.min(to, from + (PIECE_HOURS - 1) * HOUR_MS);
+    for (let ms = from; ms <= end; ms += HOUR_MS) {
       const reading = loggerReading(seed, ms);
       if (reading) readings.push(reading);
     }
-    response.set('Cache-Control', 'no-store').json({ readings });
+    response.set('Cache-Control', 'no-store').json({
+      readings,
+      /** From where to ask for the rest; null where this is all. */
+      next: end + HOUR_MS <= to ? new Date(end + HOUR_MS).toISOString() : null,
+    });
   });
 
   router.get('/stream', (request: Request, response: Response) => {
     if (batteryOut) {
       response.status(503).json({ error: 'The logger does not answer. Try again later.' });
+      return;
+    }
+    if (listeners.size >= MOST_STREAMS) {
+      response.status(503).json({ error: 'Too many pages listen to the logger. Close some.' });
       return;
     }
     response.writeHead(200, {
@@ -67,6 +84,8 @@ export function climateRoutes({
     });
     const say = () => {
       const reading = loggerReading(seed, now());
+      // A page that no longer reads what it is sent is let go.
+      if (response.writableLength > MOST_UNREAD) return void response.destroy();
       if (reading) response.write(`event: reading\ndata: ${JSON.stringify(reading)}\n\n`);
       // Out of reach: the line stays open and silent.
       else response.write(': out of reach\n\n');
@@ -80,27 +99,16 @@ export function climateRoutes({
     });
   });
 
-  router.put('/battery', (request: Request, response: Response) => {
-    let body = '';
-    request.on('data', (chunk: Buffer) => (body += chunk.toString()));
-    request.on('end', () => {
-      const wanted = batterySchema.safeParse(parseJson(body));
-      if (!wanted.success) {
-        response.status(400).json({ error: 'Send {"out": true} or {"out": false}.' });
-        return;
-      }
-      batteryOut = wanted.data.out;
-      if (batteryOut) listeners.forEach((listener) => listener.end());
-      response.json({ out: batteryOut });
-    });
+  router.put('/battery', smallBody, (request: Request, response: Response) => {
+    const wanted = batterySchema.safeParse(request.body);
+    if (!wanted.success) {
+      response.status(400).json({ error: 'Send {"out": true} or {"out": false}.' });
+      return;
+    }
+    batteryOut = wanted.data.out;
+    if (batteryOut) endStreams();
+    response.json({ out: batteryOut });
   });
-  return router;
-}
-
-function parseJson(text: string): unknown {
-  try {
-    return JSON.parse(text);
-  } catch {
-    return null;
-  }
+  const endStreams = () => listeners.forEach((listener) => listener.end());
+  return { router, endStreams };
 }

@@ -1,5 +1,6 @@
 import path from 'node:path';
 import { createApp } from './app';
+import { boundServer } from './guard';
 
 const HOST = '127.0.0.1';
 const DEFAULT_PORT = 4173;
@@ -17,15 +18,17 @@ function portFromEnvironment(): number {
 
 const port = portFromEnvironment();
 const demo = process.argv.includes('--demo');
-const server = createApp({ distDir: path.resolve(__dirname, '../dist'), demo }).listen(
-  port,
-  HOST,
-  () => {
-    const address = server.address();
-    const at = typeof address === 'object' && address ? address.port : port;
-    console.log(`Tawny Hour is at http://${HOST}:${at}/${demo ? '  (demo studio)' : ''}`);
-  },
-);
+const app = createApp({
+  distDir: path.resolve(__dirname, '../dist'),
+  demo,
+  host: process.env.TAWNY_HOST ?? null,
+});
+const server = app.listen(port, HOST, () => {
+  const address = server.address();
+  const at = typeof address === 'object' && address ? address.port : port;
+  console.log(`Tawny Hour is at http://${HOST}:${at}/${demo ? '  (demo studio)' : ''}`);
+});
+boundServer(server);
 server.on('error', (error: NodeJS.ErrnoException) => {
   console.error(
     error.code === 'EADDRINUSE'
@@ -35,4 +38,9 @@ server.on('error', (error: NodeJS.ErrnoException) => {
   process.exit(1);
 });
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
-  process.on(signal, () => server.close(() => process.exit(0)));
+  process.on(signal, () => {
+    // Streams stay open for as long as a page listens: they are ended, and whatever else is open is cut.
+    app.endStreams();
+    server.close(() => process.exit(0));
+    server.closeAllConnections();
+  });

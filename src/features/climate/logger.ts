@@ -7,7 +7,12 @@ const saidSchema = z.object({
   temperatureC: z.number().min(-30).max(60),
   relativeHumidityPct: z.number().min(0).max(100),
 });
-const historySchema = z.object({ readings: z.array(saidSchema).max(20_000) });
+const historySchema = z.object({
+  readings: z.array(saidSchema).max(20_000),
+  next: z.iso.datetime().nullable(),
+});
+/** A device that always has more to say is not listened to for ever. */
+const MOST_PIECES = 40;
 
 const readingOf = ({
   at,
@@ -21,13 +26,18 @@ const readingOf = ({
 
 /** What the logger has stored of a stretch of time. Rejects with the reason. */
 export async function loggerHistory(fromMs: number, toMs: number): Promise<Reading[]> {
-  const query = new URLSearchParams({
-    from: new Date(fromMs).toISOString(),
-    to: new Date(toMs).toISOString(),
-  });
-  const response = await fetch(`/api/climate/history?${query.toString()}`);
-  if (!response.ok) throw new Error(`The logger does not answer (${response.status}).`);
-  return historySchema.parse(await response.json()).readings.map(readingOf);
+  const readings: Reading[] = [];
+  let from: string | null = new Date(fromMs).toISOString();
+  for (let piece = 0; from !== null && piece < MOST_PIECES; piece++) {
+    const query = new URLSearchParams({ from, to: new Date(toMs).toISOString() });
+    const response = await fetch(`/api/climate/history?${query.toString()}`);
+    if (!response.ok) throw new Error(`The logger does not answer (${response.status}).`);
+    const answer = historySchema.parse(await response.json());
+    readings.push(...answer.readings.map(readingOf));
+    // Each piece must lead on, or the asking would turn in a circle.
+    from = answer.next !== null && answer.next > from ? answer.next : null;
+  }
+  return readings;
 }
 
 export interface LoggerListener {
