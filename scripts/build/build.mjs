@@ -5,6 +5,7 @@ import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { ROOT, run } from '../setup.mjs';
 import { writeFonts } from './fonts.mjs';
 import { writeNotices } from './notices.mjs';
+import { writeServiceWorker } from './offline.mjs';
 
 const DIST = path.join(ROOT, 'dist');
 const COMPRESSED = /\.(js|css|html|json|svg|txt|webmanifest)$/;
@@ -76,4 +77,8 @@ const exported = run('npx', ['expo', 'export', '-p', 'web'], {
 if (!exported) process.exit(1);
 finishPage(await writeFonts(DIST));
 writeNotices(DIST);
+const { count, size } = await writeServiceWorker(DIST);
+console.log(
+  `Kept for offline use: ${count} files, ${Math.round(size / 1000)} kB before compression.`,
+);
 compressAll();

@@ -7,6 +7,7 @@ import { acceptable } from './acceptable';
 import { cabinetReducer } from './cabinet';
 import { climateReducer } from './climate';
 import { draftsReducer } from './drafts';
+import { editionReducer } from './edition';
 import { learnedReducer } from './learned';
 import { loggerReducer } from './logger';
 import { paintingsReducer } from './paintings';
@@ -34,6 +35,7 @@ function configured() {
       saving: savingReducer,
       present: presentReducer,
       drafts: draftsReducer,
+      edition: editionReducer,
       undo: undoReducer,
     },
     // Paintings are plain data checked by Zod; walking every one of them on each action is dear in development.

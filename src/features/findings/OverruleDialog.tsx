@@ -52,6 +52,7 @@ export function OverruleDialog({
         <Action
           title="Do it all the same"
           kind="primary"
+          disabled={reason.text.trim() === ''}
           onPress={() => {
             const text = reason.accepted();
             if (text === null) return;

@@ -5,6 +5,8 @@ import { Icon } from '@/ui/Icon';
 import { Heading, Text } from '@/ui/Text';
 import { useWide } from '@/ui/Split';
 import { colour, space, TARGET } from '@/ui/tokens';
+import { Boundary } from './Boundary';
+import { EditionBar } from './EditionBar';
 import { FOOT_PLACES, RAIL_PLACES, type Place } from './places';
 import { SavingBar } from './SavingBar';
 import { UndoBar } from './UndoBar';
@@ -17,7 +19,10 @@ export function Frame({ children }: { children: ReactNode }) {
       {wide ? <Rail /> : null}
       <View role="main" style={styles.main}>
         <SavingBar />
-        {children}
+        <EditionBar />
+        <Boundary of="screen" resetKey={usePathname()}>
+          {children}
+        </Boundary>
         <UndoBar />
       </View>
       {wide ? null : <Foot />}

@@ -11,6 +11,7 @@ import { ThemeProvider } from '@/ui/rne';
 import { Heading, Text } from '@/ui/Text';
 import { theme } from '@/ui/theme';
 import { colour, space } from '@/ui/tokens';
+import { Boundary } from './Boundary';
 import { KeeperProvider } from './KeeperContext';
 
 function openStudio() {
@@ -33,7 +34,9 @@ export function Studio({ children }: { children: ReactNode }) {
       <KeeperProvider value={keeper}>
         <SafeAreaProvider>
           <ThemeProvider theme={theme}>
-            <WhenLoaded>{children}</WhenLoaded>
+            <Boundary of="frame">
+              <WhenLoaded>{children}</WhenLoaded>
+            </Boundary>
           </ThemeProvider>
         </SafeAreaProvider>
       </KeeperProvider>

@@ -1,6 +1,7 @@
 import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { listenToLogger, loggerHistory } from '@/features/climate/logger';
+import { keepOffline } from '@/features/frame/offline';
 import { keepLogger, keepPlanned, learnFromTests, sweepPhotos } from '@/store/effects';
 import { loadReader } from '@/store/keep/reader';
 import { browserStorage } from '@/store/storage';
@@ -17,6 +18,7 @@ export function Background() {
     const storage = browserStorage();
     // What is written is checked first: the schemas are here before the first change is made.
     loadReader().catch(() => undefined);
+    keepOffline(store);
     const ends = [
       learnFromTests(store, solveLearning),
       keepPlanned(store, solvePlan, storage),

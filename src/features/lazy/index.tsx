@@ -1,5 +1,6 @@
 import { lazy, Suspense, useEffect, type ComponentType } from 'react';
 import { View } from 'react-native';
+import { Boundary } from '@/features/frame/Boundary';
 import { loadKit } from '@/pieces';
 import { Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
@@ -18,23 +19,36 @@ export function useReadable(): void {
   }, []);
 }
 
-/** A screen in a piece of its own, loaded when it is first opened; a quiet part waits until the first screen stands. */
+/**
+ * A screen in a piece of its own, loaded when it is first opened; a quiet part waits until the first screen stands. One
+ * that cannot be loaded, or fails, says so where it stands, and is loaded anew when that is asked for.
+ */
 function onDemand<P extends object>(
   load: () => Promise<ComponentType<P>>,
-  quiet = false,
+  quiet: string | null = null,
 ): ComponentType<P> {
-  const Screen = lazy(async () => {
-    if (quiet) await firstScreen;
-    await loadKit();
-    const Loaded = await load();
-    readable();
-    return { default: Loaded };
-  });
+  const begin = () =>
+    lazy(async () => {
+      if (quiet) await firstScreen;
+      await loadKit();
+      const Loaded = await load();
+      readable();
+      return { default: Loaded };
+    });
+  let Screen = begin();
   return function LazyScreen(props: P) {
     return (
-      <Suspense fallback={quiet ? null : <Opening />}>
-        <Screen {...props} />
-      </Suspense>
+      <Boundary
+        of={quiet ? 'panel' : 'screen'}
+        {...(quiet ? { name: quiet } : {})}
+        onRetry={() => (Screen = begin())}
+      >
+        {() => (
+          <Suspense fallback={quiet ? null : <Opening />}>
+            <Screen {...props} />
+          </Suspense>
+        )}
+      </Boundary>
     );
   };
 }
@@ -50,7 +64,7 @@ function Opening() {
 /** What goes on behind every screen, with the kit that the first tap will want. */
 export const Background = onDemand<object>(
   async () => (await import('./Background')).Background,
-  true,
+  'What goes on behind (plan, learning, readings)',
 );
 
 export const AboutPaintingScreen = onDemand(
@@ -94,15 +108,15 @@ export const ClimateScreen = onDemand(
 );
 export const DaylightBand = onDemand(
   async () => (await import('@/features/today/DaylightBand')).DaylightBand,
-  true,
+  'The daylight',
 );
 export const HoursAtHand = onDemand(
   async () => (await import('@/features/today/HoursAtHand')).HoursAtHand,
-  true,
+  'What to do with the hours at hand',
 );
 export const WorthATouch = onDemand(
   async () => (await import('@/features/today/WorthATouch')).WorthATouch,
-  true,
+  'What is worth a touch',
 );
 export const LearnedScreen = onDemand(
   async () => (await import('@/features/learn/LearnedScreen')).LearnedScreen,
