@@ -1,5 +1,5 @@
 import { mergeList } from '../merge-list';
-import type { Painting } from './schema';
+import type { Painting, Passage } from './schema';
 
 /** What older paintings do not have: they stay away where nobody made one. */
 function optionalLists(
@@ -20,6 +20,23 @@ function optionalLists(
   return out;
 }
 
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+const sharesOf = (passages: Passage[]): [string, number][] => passages.map((p) => [p.id, p.share]);
+
+/**
+ * Names one by one, so that two passages renamed in two tabs both keep their new names; shares and which passages
+ * there are as one, since together they make the whole picture.
+ */
+function mergePassages(base: Passage[], mine: Passage[], theirs: Passage[]): Passage[] {
+  const shaped = same(sharesOf(mine), sharesOf(base)) ? theirs : mine;
+  const nameIn = (list: Passage[], id: string) => list.find((p) => p.id === id)?.name;
+  return shaped.map((passage) => {
+    const [was, here, there] = [base, mine, theirs].map((list) => nameIn(list, passage.id));
+    const name = (here !== was ? here : there) ?? passage.name;
+    return name === passage.name ? passage : { ...passage, name };
+  });
+}
+
 /**
  * Merge two descendants of one painting, so that two tabs that both wrote lose nothing. Entries and
  * coats merge one by one; for single values `mine` holds where it changed.
@@ -33,7 +50,7 @@ export function mergePaintings(base: Painting, mine: Painting, theirs: Painting)
     support: pick('support'),
     ground: pick('ground'),
     school: pick('school'),
-    passages: pick('passages'),
+    passages: mergePassages(base.passages, mine.passages, theirs.passages),
     touches: pick('touches'),
     coats: mergeList(base.coats, mine.coats, theirs.coats),
     events: mergeList(base.events, mine.events, theirs.events),
