@@ -4,13 +4,15 @@ import { CoreError } from '@/core/errors';
 import { layCoat } from '@/core/painting/events';
 import { isoDaysAgo, newPainting, NOW } from '@/core/tests/paintings';
 import { demoStudio } from '../../demo/studio';
+import type { Painting } from '@/core/painting';
 import { readExport } from '@/core/formats/export';
 import { addPainting, changePainting, removePainting, undone } from './actions';
-import { createStore } from './store';
-import { conflictsOf, openDemo, takeIn } from './take-in';
+import { bringIn, meetFile, recordOf, type Preference } from './bring-in';
+import { reader } from './keep/read-documents';
+import { openDemo } from './open-demo';
+import { createStore, type Store } from './store';
 
 const painting = newPainting();
-const file = exportFile('studio', [painting], { ...NEW_STUDIO, units: 'inch' }, NOW);
 
 test('a painting is added, changed, taken down; each is undone in turn', () => {
   const store = createStore();
@@ -59,21 +61,87 @@ test('a change that the core refuses leaves everything as it was', () => {
   expect(store.getState()).toBe(before);
 });
 
-test('an import names what is here already, replaces it, or stands beside it', () => {
-  const store = createStore();
-  expect(conflictsOf(store.getState(), file)).toEqual([]);
-  expect(store.dispatch(takeIn(file, 'replace'))).toBe(1);
-  expect(store.getState().studio.units).toBe('inch');
-  expect(conflictsOf(store.getState(), file).map((p) => p.id)).toEqual([painting.id]);
-  store.dispatch(takeIn(file, 'keep-both'));
-  const titles = Object.values(store.getState().paintings.entities)
-    .map((p) => p.title)
-    .sort();
-  expect(titles).toEqual([painting.title, `${painting.title} (copy)`]);
-  const revision = store.getState().paintings.entities[painting.id]!.revision;
-  store.dispatch(takeIn(file, 'replace'));
-  // Newer than what other tabs hold, or they would not take it.
-  expect(store.getState().paintings.entities[painting.id]!.revision).toBeGreaterThan(revision);
+describe('a file taken in', () => {
+  const theirs = { ...painting, title: 'There', revision: 4 };
+  const other = exportFile('studio', [theirs], { ...NEW_STUDIO, units: 'inch' }, NOW);
+  const take = (store: Store, parted: Preference, settings = true) =>
+    store.dispatch(bringIn(meetFile(store.getState(), other, null), { parted, settings }, reader));
+  const titles = (store: Store) =>
+    Object.values(store.getState().paintings.entities)
+      .map((p) => p.title)
+      .sort();
+
+  test('is one step, settings and all, and one undo takes it back', () => {
+    const store = createStore();
+    expect(take(store, 'here')).toBe(2);
+    expect(store.getState().studio.units).toBe('inch');
+    expect(titles(store)).toEqual(['There']);
+    store.dispatch(addPainting({ ...painting, id: 'later', title: 'Later' }));
+    store.dispatch(undone());
+    store.dispatch(undone());
+    expect(titles(store)).toEqual([]);
+    expect(store.getState().studio.units).toBe('cm');
+    expect(store.getState().undo.changes).toEqual([]);
+  });
+
+  test.each<[Preference, string[]]>([
+    ['here', [painting.title]],
+    ['file', ['There']],
+    ['both', ['There (copy)', painting.title]],
+  ])('where both changed one thing: %s', (parted, expected) => {
+    const store = createStore();
+    store.dispatch(addPainting(painting));
+    take(store, parted, false);
+    expect(titles(store)).toEqual(expected.sort());
+    expect(store.getState().studio.units).toBe('cm');
+    // Newer than what other tabs hold, or they would not take it.
+    if (parted === 'file')
+      expect(store.getState().paintings.entities[painting.id]!.revision).toBeGreaterThan(4);
+  });
+
+  test('a copy of a long title can be read again', () => {
+    const store = createStore();
+    store.dispatch(addPainting({ ...painting, title: 'x'.repeat(120) }));
+    take(store, 'both');
+    for (const p of Object.values(store.getState().paintings.entities))
+      expect(reader.whyNotKept('painting', p)).toBeNull();
+  });
+
+  test('what could not be kept together changes nothing at all', () => {
+    const store = createStore();
+    const many = (from: number): Painting => ({
+      ...painting,
+      bothers: Array.from({ length: 300 }, (_, i) => ({
+        id: `b${from + i}`,
+        at: NOW,
+        passageId: null,
+        text: 'that',
+        doneAt: null,
+      })),
+    });
+    store.dispatch(addPainting(many(0)));
+    const before = store.getState();
+    const overfull = exportFile('studio', [many(300)], { ...NEW_STUDIO, units: 'inch' }, NOW);
+    const met = meetFile(store.getState(), overfull, null);
+    expect(() => store.dispatch(bringIn(met, { parted: 'here', settings: true }, reader))).toThrow(
+      /Together they cannot be kept\. bothers/,
+    );
+    expect(store.getState()).toBe(before);
+  });
+
+  test('of one that descends from this studio, only what both changed is asked about', () => {
+    const store = createStore();
+    store.dispatch(addPainting(painting));
+    const exchange = { id: 'f1', at: NOW, lineage: ['f1'], record: recordOf(store.getState()) };
+    const back = { ...other, lineage: ['f1', 'f2'] };
+    const met = meetFile(store.getState(), back, exchange);
+    expect(met.map((m) => [m.kind, m.meeting])).toEqual([
+      ['painting', 'file-newer'],
+      ['studio', 'file-newer'],
+    ]);
+    const stranger = meetFile(store.getState(), { ...other, lineage: ['f7'] }, exchange);
+    expect(stranger[0]!.meeting).toBe('parted');
+  });
 });
 
 test('the demo studio is a valid file, alive whenever it is opened, and leaves nothing to undo', () => {

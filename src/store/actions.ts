@@ -6,12 +6,13 @@ import type { PlanRecord } from '@/core/plan-record/schema';
 import type { Session } from '@/core/session/schema';
 import { making } from './clock';
 import { cabinetChanged, cabinetTakenBack } from './cabinet';
-import { monthsChanged } from './climate';
+import { monthLeft, monthsChanged } from './climate';
 import { planChanged, planRecordOf, planTakenBack } from './plan';
 import { painterChanged, paintingTakenBack } from './paintings';
 import { sessionChanged, sessionTakenBack } from './sessions';
 import type { Dispatch, State } from './store';
-import { changeDropped } from './undo';
+import { settingsTakenBack } from './studio';
+import { changeDropped, type Change } from './undo';
 
 type Thunk<T = void> = (dispatch: Dispatch, getState: () => State) => T;
 
@@ -83,11 +84,37 @@ export const undone = (): Thunk => (dispatch, getState) => {
   const change = getState().undo.changes.at(-1);
   if (!change) return;
   dispatch(changeDropped());
-  if (change.of === 'painting') dispatch(paintingTakenBack(change));
-  else if (change.of === 'session') dispatch(sessionTakenBack(change));
-  else if (change.of === 'plan') dispatch(planTakenBack(change));
-  else dispatch(cabinetTakenBack(change));
+  dispatch(takenBack(change));
 };
+
+const takenBack =
+  (change: Change): Thunk =>
+  (dispatch) => {
+    switch (change.of) {
+      case 'painting':
+        dispatch(paintingTakenBack(change));
+        break;
+      case 'session':
+        dispatch(sessionTakenBack(change));
+        break;
+      case 'plan':
+        dispatch(planTakenBack(change));
+        break;
+      case 'cabinet':
+        dispatch(cabinetTakenBack(change));
+        break;
+      case 'climate':
+        if (change.before === null) dispatch(monthLeft(change.after.id));
+        else dispatch(monthsChanged([{ ...change.before, revision: change.after.revision + 1 }]));
+        break;
+      case 'studio':
+        if (change.before)
+          dispatch(settingsTakenBack({ before: change.before, after: change.after }));
+        break;
+      case 'several':
+        [...change.parts].reverse().forEach((part) => dispatch(takenBack(part)));
+    }
+  };
 
 export const addPainting =
   (painting: Painting): Thunk =>

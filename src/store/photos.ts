@@ -1,3 +1,4 @@
+import type { Picture } from '@/core/formats/archive';
 import type { KeptPhoto } from '@/core/formats';
 import { PHOTO_PREFIX } from './keep/documents';
 import { browserStorage } from './storage';
@@ -11,15 +12,39 @@ export const readPhoto = (id: string): Promise<string | null> =>
   browserStorage().getItem(keyOf(id));
 export const dropPhoto = (id: string): Promise<void> => browserStorage().removeItem(keyOf(id));
 
-/** The photos of these sessions, for an export. */
-export async function photosOf(ids: string[]): Promise<KeptPhoto[]> {
-  const found = await browserStorage().getMany(ids.map(keyOf));
-  return ids.flatMap((id) => {
-    const jpeg = found[keyOf(id)];
-    return jpeg ? [{ id, jpeg }] : [];
-  });
+/** Those of these photos that are here. */
+export async function photosHere(ids: string[]): Promise<Set<string>> {
+  const keys = new Set(await browserStorage().getAllKeys());
+  return new Set(ids.filter((id) => keys.has(keyOf(id))));
 }
 
 export async function keepPhotos(photos: KeptPhoto[]): Promise<void> {
   for (const { id, jpeg } of photos) await keepPhoto(id, jpeg);
+}
+
+const CHUNK = 0x8000;
+
+/** A JPEG as text, as it is stored, and back. */
+export function base64Of(bytes: Uint8Array): string {
+  let text = '';
+  for (let i = 0; i < bytes.length; i += CHUNK)
+    text += String.fromCharCode(...bytes.subarray(i, i + CHUNK));
+  return btoa(text);
+}
+export const bytesOf = (base64: string): Uint8Array =>
+  Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
+
+/**
+ * The pictures of these ids one by one, each read when it is asked for; one that is not there, or that the store does
+ * not give, is passed over and told.
+ */
+export async function* pictures(
+  ids: string[],
+  missing: (id: string) => void,
+): AsyncGenerator<Picture> {
+  for (const id of ids) {
+    const jpeg = await readPhoto(id).catch(() => null);
+    if (jpeg === null) missing(id);
+    else yield { id, bytes: bytesOf(jpeg) };
+  }
 }

@@ -44,6 +44,11 @@ const slice = createSlice({
       state.reason = null;
       state.unreadable = payload;
     },
+    /** A file brought something that could not be read where it was made. */
+    asideFound(state, { payload }: PayloadAction<Unreadable[]>) {
+      const known = new Set(state.unreadable.map((u) => u.aside));
+      state.unreadable.push(...payload.filter((u) => !known.has(u.aside)));
+    },
     /** What was set aside is thrown away, or has come back. */
     asideGone(state, { payload }: PayloadAction<string>) {
       state.unreadable = state.unreadable.filter((u) => u.aside !== payload);
@@ -73,6 +78,7 @@ const slice = createSlice({
 
 export const {
   loaded,
+  asideFound,
   asideGone,
   writeBegan,
   writeHeld,

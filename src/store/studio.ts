@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { mergeStudios } from '@/core/formats/merge-studio';
 import { NEW_STUDIO, type Studio } from '@/core/formats';
 
 const slice = createSlice({
@@ -12,6 +13,13 @@ const slice = createSlice({
     ) {
       return { ...state, ...payload, revision: state.revision + 1 };
     },
+    /** What a file brought is taken back, without losing what was set since. */
+    settingsTakenBack(
+      state,
+      { payload: { before, after } }: PayloadAction<{ before: Studio; after: Studio }>,
+    ) {
+      return mergeStudios(after, before, state as Studio);
+    },
     /** Read from storage, from another tab or from a file. */
     studioArrived(_state, { payload }: PayloadAction<Studio>) {
       return payload;
@@ -19,5 +27,5 @@ const slice = createSlice({
   },
 });
 
-export const { settingsChanged, studioArrived } = slice.actions;
+export const { settingsChanged, settingsTakenBack, studioArrived } = slice.actions;
 export const studioReducer = slice.reducer;

@@ -1,4 +1,6 @@
-import { createSlice } from '@reduxjs/toolkit';
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { ClimateMonth } from '@/core/climate/readings-schema';
+import type { Studio } from '@/core/formats/studio-schema';
 import { cabinetChanged, type CabinetChange } from './cabinet';
 import { painterChanged, type PaintingChange } from './paintings';
 import { planChanged, type PlanChange } from './plan';
@@ -9,7 +11,11 @@ export type Change =
   | ({ of: 'painting' } & PaintingChange)
   | ({ of: 'cabinet' } & CabinetChange)
   | ({ of: 'session' } & SessionChange)
-  | ({ of: 'plan' } & PlanChange);
+  | ({ of: 'plan' } & PlanChange)
+  | { of: 'climate'; what: string; before: ClimateMonth | null; after: ClimateMonth }
+  | { of: 'studio'; what: string; before: Studio | null; after: Studio }
+  /** Several as one step. */
+  | { of: 'several'; what: string; parts: Change[] };
 
 const UNDO_DEPTH = 50;
 
@@ -17,6 +23,13 @@ const slice = createSlice({
   name: 'undo',
   initialState: { changes: [] as Change[] },
   reducers: {
+    /** Several changes that are taken back together. */
+    changesMade(state, { payload }: PayloadAction<{ what: string; parts: Change[] }>) {
+      state.changes = [
+        ...(state.changes as Change[]),
+        { of: 'several' as const, ...payload },
+      ].slice(-UNDO_DEPTH);
+    },
     changeDropped(state) {
       state.changes.pop();
     },
@@ -39,5 +52,5 @@ const slice = createSlice({
   },
 });
 
-export const { changeDropped } = slice.actions;
+export const { changeDropped, changesMade } = slice.actions;
 export const undoReducer = slice.reducer;

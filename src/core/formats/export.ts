@@ -22,7 +22,7 @@ const EXPORT_STEPS: MigrationSteps = {
   1: (file) => ({ ...file, cabinet: null }),
   2: (file) => ({ ...file, sessions: [], climate: [], photos: [] }),
   3: (file) => ({ ...file, plan: null }),
-  4: (file) => ({ ...file, unreadable: [] }),
+  4: (file) => ({ ...file, unreadable: [], id: '', lineage: [] }),
 };
 
 export const EXPORT_SCHEMA_VERSION = 5;
@@ -43,6 +43,9 @@ export interface ExportFile {
   photos: KeptPhoto[];
   /** Working hours, pins, and what the plan has said. */
   plan: PlanRecord | null;
+  /** Of this file, and of all that the studio in it descends from; empty in files of older editions. */
+  id: string;
+  lineage: string[];
   /** What could not be read is carried along as it is. */
   unreadable: UnreadableDocument[];
 }
@@ -72,6 +75,8 @@ const envelopeSchema = z.object({
   climate: z.array(z.unknown()).max(2400),
   photos: z.array(keptPhotoSchema).max(20_000),
   plan: z.unknown(),
+  id: z.string().max(80),
+  lineage: z.array(z.string().max(80)).max(400),
   unreadable: z.array(unreadableSchema).max(20_000),
 });
 
@@ -82,7 +87,9 @@ export const exportFile = (
   studio: Studio | null,
   exportedAt: string,
   cabinet: Cabinet | null = null,
-  log: Partial<Pick<ExportFile, 'sessions' | 'climate' | 'photos' | 'plan' | 'unreadable'>> = {},
+  log: Partial<
+    Pick<ExportFile, 'sessions' | 'climate' | 'photos' | 'plan' | 'unreadable' | 'id' | 'lineage'>
+  > = {},
 ): ExportFile => ({
   format: EXPORT_FORMAT,
   schemaVersion: EXPORT_SCHEMA_VERSION,
@@ -95,6 +102,8 @@ export const exportFile = (
   climate: log.climate ?? [],
   photos: log.photos ?? [],
   plan: log.plan ?? null,
+  id: log.id ?? '',
+  lineage: log.lineage ?? [],
   unreadable: log.unreadable ?? [],
 });
 

@@ -1,3 +1,3 @@
 /** The invented studio and what opens it, in a piece of the bundle that only those who ask for it load. */
-export { openDemo } from '@/store/take-in';
+export { openDemo } from '@/store/open-demo';
 export { demoStudio } from '../../../demo/studio';

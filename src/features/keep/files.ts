@@ -1,8 +1,11 @@
 import type { ExportFile } from '@/core/formats';
 
 /** Hand a file to the browser to save. */
-export function saveFile(name: string, content: string, type = 'application/json'): void {
-  const url = URL.createObjectURL(new Blob([content], { type }));
+export const saveFile = (name: string, content: string, type = 'application/json'): void =>
+  saveBlob(name, new Blob([content], { type }));
+
+export function saveBlob(name: string, blob: Blob): void {
+  const url = URL.createObjectURL(blob);
   const anchor = document.createElement('a');
   anchor.href = url;
   anchor.download = name;
@@ -19,33 +22,37 @@ const slug = (title: string): string =>
     .toLowerCase() || 'painting';
 
 /** "quinces-on-slate.tawny.json", "studio-2026-02-17.tawny.json". */
-export function fileName(file: ExportFile): string {
+export function fileName(file: ExportFile, ending = 'json'): string {
   const what =
     file.kind === 'studio'
       ? `studio-${file.exportedAt.slice(0, 10)}`
       : slug(file.paintings[0]?.title ?? '');
-  return `${what}.tawny.json`;
+  return `${what}.tawny.${ending}`;
 }
 
 export const saveExport = (file: ExportFile): void =>
   saveFile(fileName(file), JSON.stringify(file, null, 1));
 
-/** Let the painter choose a file and read its text. Null when nothing was chosen. */
+/** Let the painter choose a file. Null when nothing was chosen. */
+export function chooseBlob(accept: string): Promise<File | null> {
+  return new Promise((resolve) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = accept;
+    input.addEventListener('change', () => resolve(input.files?.[0] ?? null));
+    input.addEventListener('cancel', () => resolve(null));
+    input.click();
+  });
+}
+
+/** The same, and read its text. */
 export const chooseFile = async (accept: string): Promise<string | null> =>
   (await chooseNamedFile(accept))?.text ?? null;
 
 /** The same, with the name of the file. */
-export function chooseNamedFile(accept: string): Promise<{ name: string; text: string } | null> {
-  return new Promise((resolve, reject) => {
-    const input = document.createElement('input');
-    input.type = 'file';
-    input.accept = accept;
-    input.addEventListener('change', () => {
-      const file = input.files?.[0];
-      if (!file) resolve(null);
-      else file.text().then((text) => resolve({ name: file.name, text }), reject);
-    });
-    input.addEventListener('cancel', () => resolve(null));
-    input.click();
-  });
+export async function chooseNamedFile(
+  accept: string,
+): Promise<{ name: string; text: string } | null> {
+  const file = await chooseBlob(accept);
+  return file && { name: file.name, text: await file.text() };
 }

@@ -1,0 +1,118 @@
+import { useRef, useState } from 'react';
+import { useStore } from 'react-redux';
+import { CoreError } from '@/core/errors';
+import type { Met } from '@/core/formats/bring-in';
+import { bringIn, meetFile, recordOf, type Choices } from '@/store/bring-in';
+import { nowIso } from '@/store/clock';
+import { lineageWith, noteExchange, readExchange } from '@/store/exchange';
+import { asideKey } from '@/store/keep/set-aside';
+import { loadReader } from '@/store/keep/reader';
+import { asideFound } from '@/store/saving';
+import { browserStorage } from '@/store/storage';
+import type { Store } from '@/store/store';
+import { chooseBlob } from './files';
+import { keepPictures, readStudioFile, type ChosenFile } from './read-file';
+
+export interface ImportFlow {
+  choose: () => Promise<void>;
+  refusal: string | null;
+  done: string | null;
+  asking: { chosen: ChosenFile; met: Met[] } | null;
+  /** How many pictures are kept so far, while it takes them in. */
+  pictures: number | null;
+  take: (choices: Choices) => Promise<void>;
+  cancel: () => void;
+}
+
+const said = (error: unknown): string =>
+  error instanceof CoreError
+    ? error.message
+    : `The file cannot be read: ${(error as Error).message}`;
+
+const doneWords = (count: number): string =>
+  count === 0
+    ? 'The file holds nothing that is not here.'
+    : count === 1
+      ? 'One document came in. Undo takes it back.'
+      : `${count} documents came in, as one step: undo takes them back.`;
+
+/** A file is chosen, looked at, and taken in whole or not at all. */
+export function useImport(): ImportFlow {
+  const store = useStore() as Store;
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const [done, setDone] = useState<string | null>(null);
+  const [asking, setAsking] = useState<ImportFlow['asking']>(null);
+  const [pictures, setPictures] = useState<number | null>(null);
+  const stopped = useRef(false);
+
+  const choose = async () => {
+    setRefusal(null);
+    setDone(null);
+    try {
+      const blob = await chooseBlob('.json,.zip,application/json,application/zip');
+      if (!blob) return;
+      const chosen = await readStudioFile(blob);
+      const exchange = await readExchange(browserStorage());
+      setAsking({ chosen, met: meetFile(store.getState(), chosen.file, exchange) });
+    } catch (error) {
+      setRefusal(said(error));
+    }
+  };
+
+  /** What could not be read where the file was made goes with it, and is not read here either. */
+  const setAside = async ({ file }: ChosenFile) => {
+    if (file.unreadable.length === 0) return;
+    const found = file.unreadable.map(({ key, raw }) => ({
+      key,
+      raw,
+      aside: asideKey(key, raw),
+      message: 'It could not be read where the file was made.',
+    }));
+    await browserStorage().setMany(Object.fromEntries(found.map((u) => [u.aside, u.raw])));
+    store.dispatch(asideFound(found));
+  };
+
+  const take = async (choices: Choices) => {
+    if (!asking) return;
+    const { chosen } = asking;
+    stopped.current = false;
+    setPictures(0);
+    try {
+      const reader = await loadReader();
+      const takeBack = await keepPictures(chosen, (count) => {
+        setPictures(count);
+        return !stopped.current;
+      });
+      try {
+        const storage = browserStorage();
+        const exchange = await readExchange(storage);
+        // Met anew: the painter, or another tab, may have gone on while the sheet stood open.
+        const met = meetFile(store.getState(), chosen.file, exchange);
+        setDone(doneWords(store.dispatch(bringIn(met, choices, reader))));
+        const { id, lineage } = chosen.file;
+        if (id)
+          await noteExchange(storage, {
+            id,
+            at: nowIso(),
+            lineage: lineageWith(exchange, ...lineage),
+            record: recordOf({ ...store.getState() }),
+          });
+        await setAside(chosen);
+      } catch (error) {
+        await takeBack();
+        throw error;
+      }
+    } catch (error) {
+      setRefusal(said(error));
+    } finally {
+      setPictures(null);
+      setAsking(null);
+    }
+  };
+
+  const cancel = () => {
+    stopped.current = true;
+    if (pictures === null) setAsking(null);
+  };
+  return { choose, refusal, done, asking, pictures, take, cancel };
+}

@@ -1,0 +1,147 @@
+import { CoreError } from '@/core/errors';
+import {
+  EMPTY_RECORD,
+  meetings,
+  type Met,
+  type RecordKind,
+  type StudioRecord,
+} from '@/core/formats/bring-in';
+import type { ExportFile } from '@/core/formats/export';
+import type { Painting } from '@/core/painting';
+import { NEW_PLAN_RECORD } from '@/core/plan-record/record';
+import { cabinetArrived } from './cabinet';
+import { monthsChanged } from './climate';
+import { making } from './clock';
+import type { Exchange } from './exchange';
+import type { DocumentKind, Kinds } from './keep/documents';
+import type { Reader } from './keep/reader';
+import { paintingsLoaded } from './paintings';
+import { planNoted } from './plan';
+import { sessionsLoaded } from './sessions';
+import type { Dispatch, State } from './store';
+import { studioArrived } from './studio';
+import { changesMade, type Change } from './undo';
+
+type Thunk<T = void> = (dispatch: Dispatch, getState: () => State) => T;
+
+const byId = <T extends { id: string }>(list: T[]): Record<string, T> =>
+  Object.fromEntries(list.map((x) => [x.id, x]));
+const there = <T>(record: Record<string, T | undefined>): Record<string, T> =>
+  Object.fromEntries(Object.entries(record).filter(([, v]) => v !== undefined)) as Record<
+    string,
+    T
+  >;
+
+/** All that is kept of this studio. */
+export const recordOf = (state: State): StudioRecord => ({
+  painting: there(state.paintings.entities),
+  session: there(state.sessions.entities),
+  climate: there(state.climate),
+  plan: there(state.plan),
+  cabinet: { cabinet: state.cabinet },
+  studio: { studio: state.studio },
+});
+
+/** All that a file brings. */
+export const recordOfFile = (file: ExportFile): StudioRecord => ({
+  ...EMPTY_RECORD,
+  painting: byId(file.paintings),
+  session: byId(file.sessions),
+  climate: byId(file.climate),
+  plan: file.plan ? { [file.plan.id]: file.plan } : {},
+  cabinet: file.cabinet ? { cabinet: file.cabinet } : {},
+  studio: file.studio ? { studio: file.studio } : {},
+});
+
+/** Settings and cabinet as every studio begins with them were chosen by nobody: what a file says of them holds. */
+const untouched = ({ studio, cabinet }: State): StudioRecord => ({
+  ...EMPTY_RECORD,
+  studio: studio.revision === 0 ? { studio } : {},
+  cabinet: cabinet.revision === 0 ? { cabinet } : {},
+});
+
+/** What the file would do here. Where it descends from what this studio last wrote or read, that is the common base. */
+export const meetFile = (state: State, file: ExportFile, exchange: Exchange | null): Met[] =>
+  meetings(
+    recordOf(state),
+    recordOfFile(file),
+    exchange && file.lineage.includes(exchange.id) ? exchange.record : untouched(state),
+  );
+
+/** What the painter chose where both sides changed one thing. */
+export type Preference = 'here' | 'file' | 'both';
+
+export interface Choices {
+  parted: Preference;
+  settings: boolean;
+}
+
+const TITLE_MOST = 120;
+const COPY = ' (copy)';
+const copyOf = (painting: Painting): Painting => ({
+  ...painting,
+  id: making().newId(),
+  title: painting.title.slice(0, TITLE_MOST - COPY.length) + COPY,
+});
+
+interface Taken {
+  kind: RecordKind;
+  before: Met['mine'];
+  after: Met['theirs'];
+}
+
+/** What is to be changed here; what stays as it is, is not in it. */
+function taken(met: Met[], { parted, settings }: Choices): Taken[] {
+  return met.flatMap((m): Taken[] => {
+    if (m.kind === 'studio' && !settings) return [];
+    const take = (after: Met['theirs']): Taken[] => [{ kind: m.kind, before: m.mine, after }];
+    if (m.meeting === 'same' || m.meeting === 'here-newer') return [];
+    if (m.meeting !== 'parted') return take(m.keepMine);
+    // Of the settings the painter was asked by themselves.
+    if (parted === 'file' || m.kind === 'studio') return take(m.keepTheirs);
+    if (parted === 'both' && m.kind === 'painting')
+      return [{ kind: 'painting', before: null, after: copyOf(m.theirs as Painting) }];
+    return take(m.keepMine);
+  });
+}
+
+const only = <K extends RecordKind>(list: Taken[], kind: K): StudioRecord[K][string][] =>
+  list.filter((t) => t.kind === kind).map((t) => t.after as StudioRecord[K][string]);
+
+/**
+ * Takes a file in as one step, all or nothing: every document that comes of it is checked first, and all of it is
+ * taken back by one undo. Throws a CoreError that says what cannot be kept; then nothing has changed.
+ * @returns how many documents were changed or came in
+ */
+export const bringIn =
+  (met: Met[], choices: Choices, reader: Reader): Thunk<number> =>
+  (dispatch) => {
+    const list = taken(met, choices);
+    for (const { kind, after } of list) {
+      const why = reader.whyNotKept(kind as DocumentKind, after as Kinds[DocumentKind]);
+      if (why) throw new CoreError('not-keepable', kind, `Together they cannot be kept. ${why}`);
+    }
+    if (list.length === 0) return 0;
+    dispatch(paintingsLoaded(only(list, 'painting')));
+    dispatch(sessionsLoaded(only(list, 'session')));
+    dispatch(monthsChanged(only(list, 'climate')));
+    only(list, 'plan').forEach((record) => dispatch(planNoted(record)));
+    only(list, 'cabinet').forEach((cabinet) => dispatch(cabinetArrived(cabinet)));
+    only(list, 'studio').forEach((studio) => dispatch(studioArrived(studio)));
+    dispatch(
+      changesMade({
+        what: 'Took in a file',
+        parts: list.map(
+          ({ kind, before, after }) =>
+            ({
+              of: kind,
+              what: 'Took in',
+              // Of plans there is always one, said or not.
+              before: before ?? (kind === 'plan' ? NEW_PLAN_RECORD : null),
+              after,
+            }) as Change,
+        ),
+      }),
+    );
+    return list.length;
+  };

@@ -1,0 +1,42 @@
+import type { ExportFile, Studio } from '@/core/formats';
+import { takeInHours } from './actions';
+import { cabinetArrived } from './cabinet';
+import { paintingArrived } from './paintings';
+import { planNoted } from './plan';
+import { sessionArrived } from './sessions';
+import type { Dispatch } from './store';
+import { settingsChanged } from './studio';
+
+type Thunk = (dispatch: Dispatch) => void;
+
+/** The demo studio as it is opened: there is nothing before it to go back to. */
+export const openDemo =
+  (file: ExportFile): Thunk =>
+  (dispatch) => {
+    file.paintings.forEach((painting) => dispatch(paintingArrived(painting)));
+    if (file.studio) dispatch(settingsChanged(settingsOf(file.studio)));
+    if (file.cabinet) dispatch(cabinetArrived(file.cabinet));
+    file.sessions.forEach((session) => dispatch(sessionArrived(session)));
+    if (file.plan) dispatch(planNoted(file.plan));
+    dispatch(takeInHours(file.climate.flatMap((month) => month.hours)));
+  };
+
+const settingsOf = ({
+  units,
+  climate,
+  dayNight,
+  followReadings,
+  loggerOn,
+  forgotten,
+  latitudeDeg,
+  paintingOrder,
+}: Studio) => ({
+  units,
+  climate,
+  dayNight,
+  followReadings,
+  loggerOn,
+  forgotten,
+  latitudeDeg,
+  paintingOrder,
+});
