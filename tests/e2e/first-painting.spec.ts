@@ -1,6 +1,7 @@
 import {
   expect,
   importText,
+  takeIn,
   openPlace,
   savedFile,
   startPainting,
@@ -77,7 +78,8 @@ test('from the empty studio to a mended, laid, kept and restored painting', asyn
   await expect(page.getByText('Nothing on the easel.')).toBeVisible();
   await openPlace(page, 'Settings');
   await importText(page, file.text);
-  await expect(page.getByText('One painting came in.')).toBeVisible();
+  await expect(page.getByRole('dialog').getByText(/^1 painting \(.*\): new here$/)).toBeVisible();
+  await takeIn(page);
   await page.getByRole('link', { name: 'Today' }).click();
   await expect(
     page.getByRole('region', { name: 'Still open' }).getByRole('link', { name: /^jars/ }),
@@ -108,23 +110,31 @@ test('a bad import is refused, names the field, and changes nothing', async ({ p
   expect(await stored(page)).toEqual(before);
 });
 
-test('an import of something already here asks: replace, keep both, cancel', async ({ page }) => {
+test('an import of something already here is shown first; what parted is asked about', async ({
+  page,
+}) => {
   await startPainting(page, 'Asked About', /Three stages/);
   await openPlace(page, 'Settings');
   const { text } = await savedFile(page, 'Export the studio');
   await importText(page, text);
-  await expect(page.getByText(/Asked About: the file has this painting too/)).toBeVisible();
-  await page.getByRole('button', { name: 'Cancel' }).click();
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByText('Nothing that is not here already.')).toBeVisible();
+  await dialog.getByRole('button', { name: 'Cancel' }).click();
   const count = async () =>
     Object.keys(await stored(page)).filter((k) => k.startsWith('painting:')).length;
   expect(await count()).toBe(1);
-  await importText(page, text);
-  await page.getByRole('button', { name: 'Keep both' }).click();
-  await expect(page.getByText('One painting came in.')).toBeVisible();
+  // A file of a studio that nobody knows, with another title.
+  const strange = JSON.parse(text);
+  strange.lineage = [];
+  strange.paintings[0].title = 'Elsewhere';
+  await importText(page, JSON.stringify(strange));
+  await expect(dialog.getByText(/Elsewhere.*changed in the same place/)).toBeVisible();
+  await dialog.getByRole('radio', { name: /keep both/ }).click();
+  await takeIn(page);
   await expect.poll(count).toBe(2);
-  await importText(page, text);
-  await page.getByRole('button', { name: 'Replace with the file' }).click();
   await page.getByRole('link', { name: 'Paintings' }).click();
   await expect(page.getByRole('link', { name: 'Asked About', exact: true })).toHaveCount(1);
-  await expect(page.getByRole('link', { name: 'Asked About (copy)' })).toHaveCount(1);
+  await expect(page.getByRole('link', { name: 'Elsewhere (copy)' })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('link', { name: 'Elsewhere (copy)' })).toHaveCount(0);
 });

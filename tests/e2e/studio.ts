@@ -11,7 +11,9 @@ export const test = base.extend<{ errors: string[] }>({
       await use(errors);
       // Where a test breaks a line on purpose, the browser's own complaint about it is no error of the page.
       const meant = info.annotations.some((a) => a.type === 'expects-errors');
-      expect(errors.filter((e) => !(meant && /503|net::ERR|MIME type|AsyncRequireError/.test(e)))).toEqual([]);
+      expect(
+        errors.filter((e) => !(meant && /503|net::ERR|MIME type|AsyncRequireError/.test(e))),
+      ).toEqual([]);
     },
     { auto: true },
   ],
@@ -65,19 +67,27 @@ export const stored = (page: Page): Promise<Record<string, unknown>> =>
 export async function savedFile(
   page: Page,
   button: string,
-): Promise<{ name: string; text: string }> {
+): Promise<{ name: string; text: string; bytes: Buffer }> {
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: button }).click();
   const file = await download;
-  return { name: file.suggestedFilename(), text: readFileSync((await file.path())!, 'utf8') };
+  const bytes = readFileSync((await file.path())!);
+  return { name: file.suggestedFilename(), text: bytes.toString('utf8'), bytes };
 }
 
-export async function importText(page: Page, text: string): Promise<void> {
+/** Choose a file to import; what it brings is shown before anything is done. */
+export async function importFile(page: Page, buffer: Buffer, name = 'in.json'): Promise<void> {
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Import a file' }).click();
-  await (
-    await chooser
-  ).setFiles({ name: 'in.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await (await chooser).setFiles({ name, mimeType: 'application/octet-stream', buffer });
+}
+export const importText = (page: Page, text: string): Promise<void> =>
+  importFile(page, Buffer.from(text));
+
+/** Take in what the file that was chosen brings. */
+export async function takeIn(page: Page): Promise<void> {
+  await page.getByRole('dialog').getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByText(/came in/).first()).toBeVisible();
 }
 
 /** Empty the browser's store and open the studio anew. */
