@@ -8,6 +8,9 @@ import { z } from 'zod';
 import { CoreError } from '../src/core/errors';
 import { issuesOf } from '../src/core/issues';
 import { VERBS } from '../src/core/headless/verbs';
+import { plainWords } from '../src/core/plain-words';
+
+z.config({ customError: plainWords });
 
 const BAD_INPUT = 2;
 

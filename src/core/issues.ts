@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { MISSING } from './plain-words';
 
 export interface FieldIssue {
   /** Where, as a dotted path. */
@@ -18,8 +19,10 @@ export function issuesOf(error: z.ZodError | z.core.$ZodError): FieldIssue[] {
 
 /** A field that is not there at all tells of another shape more than one that is wrong. */
 const MISSING_WEIGHS = 2;
+const isMissing = ({ message }: RawIssue): boolean =>
+  message === MISSING || message.includes('received undefined');
 const distance = (issues: readonly RawIssue[]): number =>
-  issues.reduce((s, i) => s + (i.message.includes('received undefined') ? MISSING_WEIGHS : 1), 0);
+  issues.reduce((s, i) => s + (isMissing(i) ? MISSING_WEIGHS : 1), 0);
 
 function fieldIssues(issue: RawIssue, prefix: PropertyKey[]): FieldIssue[] {
   const path = [...prefix, ...issue.path];

@@ -9,5 +9,7 @@ const LONGEST = 120;
 export function useParam(name: string): string | null {
   const raw = useLocalSearchParams()[name];
   const text = Array.isArray(raw) ? raw[0] : raw;
-  return typeof text === 'string' && text.length > 0 && text.length <= LONGEST ? text : null;
+  return typeof text === 'string' && text.length > 0 && text.length <= LONGEST && !(text in {})
+    ? text
+    : null;
 }

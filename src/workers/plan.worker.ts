@@ -1,10 +1,7 @@
 import { expose, wrap } from 'comlink';
-import { z } from 'zod';
+import '@/pieces/zod-settings';
 import { HELPER, PLANNER, type PlanHelper } from './planner';
 import type { Reply } from './protocol';
-
-// The Content-Security-Policy forbids eval, which Zod would otherwise try.
-z.config({ jitless: true });
 
 /** A worker of this one, of the same kind: it ends with it. Null where a worker cannot have one. */
 function helperOf(): PlanHelper | null {

@@ -1,8 +1,5 @@
 import { expose } from 'comlink';
-import { z } from 'zod';
+import '@/pieces/zod-settings';
 import { SOLVER } from './solver';
-
-// The Content-Security-Policy forbids eval, which Zod would otherwise try.
-z.config({ jitless: true });
 
 expose(SOLVER);

@@ -32,7 +32,14 @@ export const COLUMNS = [
 export type Column = (typeof COLUMNS)[number];
 export type Row = Partial<Record<string, string>>;
 
-const tidy = (value: number): string => String(Number(value.toFixed(4)));
+/** The shortest text that reads as the same number again, also where the column is in per cent. */
+function tidy(value: number, per = 1): string {
+  for (let digits = 4; digits < 17; digits++) {
+    const text = String(Number((value * per).toPrecision(digits)));
+    if (Number(text) / per === value) return text;
+  }
+  return String(value * per);
+}
 const orEmpty = (value: number | null): string => (value === null ? '' : tidy(value));
 
 /** A paint as a row of the CSV file: text by column, shares in per cent, amounts in ml. */
@@ -45,10 +52,10 @@ export const rowOfPaint = (paint: CabinetPaint): Record<Column, string> => ({
     )
     .join(' + '),
   binder: paint.binder,
-  extender_pct: tidy(paint.extenderShare * 100),
+  extender_pct: tidy(paint.extenderShare, 100),
   tube_ml: tidy(paint.tubeMl),
   price: orEmpty(paint.price),
-  left_pct: tidy(paint.left * 100),
+  left_pct: tidy(paint.left, 100),
   oil_wt_pct: orEmpty(paint.oilWtPct),
   drying_factor: orEmpty(paint.dryingFactor),
   make_up_unknown: paint.makeUpUnknown ? 'yes' : 'no',

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { idSchema, revisionSchema } from '../id-schema';
 import { CABINET_SCHEMA_VERSION } from '../editions';
 import { mediumPartSchema, ownTubeSchema } from '../film/recipe';
 
@@ -25,7 +26,7 @@ export const cabinetPaintSchema = ownTubeSchema.extend({
 });
 
 export const cabinetMediumSchema = z.object({
-  id: z.string().min(1).max(80),
+  id: idSchema(),
   name: z
     .string()
     .trim()
@@ -43,7 +44,7 @@ export const cabinetMediumSchema = z.object({
 export const cabinetSchema = z
   .object({
     schemaVersion: z.literal(CABINET_SCHEMA_VERSION),
-    revision: z.number().int().min(0),
+    revision: revisionSchema,
     paints: z.array(cabinetPaintSchema).max(2000, { error: 'At most 2000 paints.' }),
     mediums: z.array(cabinetMediumSchema).max(500, { error: 'At most 500 mediums.' }),
   })

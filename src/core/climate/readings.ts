@@ -10,6 +10,9 @@ export interface Reading {
   relativeHumidityPct: number;
 }
 
+/** No reading is later than this, the year 2200: months have names of four figures. */
+export const LATEST_MS = Date.UTC(2200, 0, 1);
+
 export const READING_LIMITS = {
   temperatureC: { min: -30, max: 60 },
   relativeHumidityPct: { min: 0, max: 100 },

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { idSchema } from '../id-schema';
 import { BINDER_KEYS, BINDERS } from '@/data/binders';
 import { INGREDIENT_KEYS, INGREDIENTS } from '@/data/ingredients';
 import { MATERIAL_KEYS } from '@/data/materials';
@@ -36,7 +37,7 @@ const FACTOR_MAX = 10;
  * the table. A recipe carries it whole, so that what was laid stays readable when the cabinet changes.
  */
 export const ownTubeSchema = z.object({
-  id: z.string().min(1).max(80),
+  id: idSchema(),
   name: z
     .string()
     .trim()

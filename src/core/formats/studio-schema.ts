@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { revisionSchema } from '../id-schema';
 import { dayNightSchema } from '../climate/day-schema';
 import { climateSchema } from '../drying/climate-schema';
 import { STUDIO_SCHEMA_VERSION } from '../editions';
@@ -6,7 +7,7 @@ import { forgottenSchema } from '../learn/forgotten-schema';
 
 export const studioSchema = z.object({
   schemaVersion: z.literal(STUDIO_SCHEMA_VERSION),
-  revision: z.number().int().min(0),
+  revision: revisionSchema,
   units: z.enum(['cm', 'inch']),
   climate: climateSchema,
   /** Another climate by night; null when it is always the same. */

@@ -1,7 +1,8 @@
 import { z } from 'zod';
+import { idSchema } from '../id-schema';
 import { EDGE_INTENTS, IMPORTANCES, MILESTONES, WAIT_CHANCES, WAIT_STAGES } from './deadline';
 
-const id = z.string().min(1).max(80);
+const id = idSchema();
 
 export const edgeSchema = z.object({ between: z.tuple([id, id]), intent: z.enum(EDGE_INTENTS) });
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { idSchema, revisionSchema } from '../id-schema';
 import { APPLICATION_KEYS, LEFT_FRACTION, type Left } from '@/data/applications';
 import { FINDINGS } from '@/data/learning';
 import { METHOD_KEYS } from '@/data/method-keys';
@@ -17,7 +18,7 @@ import {
   SUPPORT_KINDS,
 } from './vocabulary';
 
-const id = z.string().min(1).max(80);
+const id = idSchema();
 const timestamp = z.iso.datetime({
   error: 'Must be a date and time such as 2026-02-17T10:15:00.000Z.',
 });
@@ -197,7 +198,7 @@ export const paintingSchema = z
     schemaVersion: z.literal(PAINTING_SCHEMA_VERSION),
     id,
     /** Counts up with every change; tells two tabs which is newer. */
-    revision: z.number().int().min(0),
+    revision: revisionSchema,
     createdAt: timestamp,
     updatedAt: timestamp,
     title: z

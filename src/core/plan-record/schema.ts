@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { idSchema, revisionSchema } from '../id-schema';
 import { PLAN_RECORD_VERSION } from '../editions';
 import { DATE, EXCEPTIONS, MINUTES_A_DAY } from './hours';
 import { PLAN_RECORD_ID } from './record';
@@ -18,7 +19,7 @@ const date = z.string().regex(DATE, { error: 'Must be a date such as 2026-03-12.
 
 export const exceptionSchema = z
   .object({
-    id: z.string().min(1).max(80),
+    id: idSchema(),
     kind: z.enum(EXCEPTIONS),
     /** First and last day of it, local dates. */
     from: date,
@@ -39,7 +40,7 @@ export const workingHoursSchema = z.object({
 
 export type WorkingHours = z.infer<typeof workingHoursSchema>;
 
-const id = z.string().min(1).max(260);
+const id = idSchema(260);
 
 const timestamp = z.iso.datetime({
   error: 'Must be a date and time such as 2026-02-17T10:15:00.000Z.',
@@ -86,7 +87,7 @@ export type PlanWeek = z.infer<typeof weekSchema>;
 export const planRecordSchema = z.object({
   schemaVersion: z.literal(PLAN_RECORD_VERSION),
   id: z.literal(PLAN_RECORD_ID),
-  revision: z.number().int().min(0),
+  revision: revisionSchema,
   hours: workingHoursSchema,
   exceptions: z.array(exceptionSchema).max(500),
   busy: z.array(busySchema).max(50),

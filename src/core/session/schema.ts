@@ -1,9 +1,10 @@
 import { z } from 'zod';
+import { idSchema, revisionSchema } from '../id-schema';
 import { SESSION_SCHEMA_VERSION } from '../editions';
 import { REACHED } from './vocabulary';
 import { recipeSchema } from '../film/recipe';
 
-const id = z.string().min(1).max(80);
+const id = idSchema();
 const timestamp = z.iso.datetime({
   error: 'Must be a date and time such as 2026-02-17T10:15:00.000Z.',
 });
@@ -63,7 +64,7 @@ export type SessionPhoto = z.infer<typeof photoSchema>;
 export const sessionSchema = z.object({
   schemaVersion: z.literal(SESSION_SCHEMA_VERSION),
   id,
-  revision: z.number().int().min(0),
+  revision: revisionSchema,
   startedAt: timestamp,
   endedAt: timestamp.nullable(),
   /** Interruptions. */

@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { StyleSheet, View } from 'react-native';
 import type { ShoppingLine, ShoppingList } from '@/core/quantity';
 import { INGREDIENTS } from '@/data/ingredients';
+import { guardedRow } from '@/features/keep/csv-cells';
 import { saveFile } from '@/features/keep/files';
 import { tubeCodes, tubeColour, tubeName, type Tube } from '@/features/tubes';
 import { asTube } from '@/core/cabinet';
@@ -116,7 +117,7 @@ const listCsv = (list: ShoppingList, title: string): string =>
         missing_ml: '',
         tubes_to_buy: '',
       })),
-    ],
+    ].map(guardedRow),
     { newline: '\n' },
   )}\n`;
 

@@ -58,10 +58,15 @@ export function CsvActions({ kind }: { kind: Kind }) {
   const { title, many, write, read } = KINDS[kind];
   const take = ({ count, bad, put }: Read) => {
     const what = counted(kind, count);
-    dispatch(changeCabinet(`Took in ${what}`, put));
+    setAsking(null);
+    try {
+      dispatch(changeCabinet(`Took in ${what}`, put));
+    } catch (error) {
+      setRefusal(error instanceof Error ? error.message : String(error));
+      return;
+    }
     const left = bad.length > 0 ? `; ${bad.length} left out` : '';
     setDone(`${what.charAt(0).toUpperCase()}${what.slice(1)} came in${left}.`);
-    setAsking(null);
   };
   const open = (text: string) => {
     try {

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { guardedCell, plainCell } from '@/features/keep/csv-cells';
 import {
   COLUMNS,
   MEDIUM_COLUMNS,
@@ -14,7 +15,10 @@ import {
 /** Paints and mediums as table files, and back. A file is read whole before anything is taken over. */
 const table = (columns: readonly string[], rows: Record<string, string>[]): string =>
   `${Papa.unparse(
-    { fields: [...columns], data: rows.map((row) => columns.map((c) => row[c] ?? '')) },
+    {
+      fields: [...columns],
+      data: rows.map((row) => columns.map((c) => guardedCell(row[c] ?? ''))),
+    },
     { newline: '\n' },
   )}\n`;
 
@@ -57,6 +61,7 @@ function readTable<T extends { id: string }>(
   Papa.parse<Row>(clean, {
     header: true,
     skipEmptyLines: 'greedy',
+    transform: plainCell,
     transformHeader: (name) => name.trim().toLowerCase(),
     step: ({ data, errors, meta }) => {
       if (fields.length === 0) {

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { hoursOf } from '@/core/climate';
 import { chooseFile } from '@/features/keep/files';
 import { takeInHours } from '@/store/actions';
+import { nowMs } from '@/store/clock';
 import { useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -68,6 +69,7 @@ const FORMAT_NAME: Record<TimeFormat, string> = {
   'MM/dd/yyyy HH:mm': '02/17/2026 10:15',
   'dd.MM.yyyy HH:mm': '17.02.2026 10:15',
   'epoch-s': 'seconds since 1970',
+  'epoch-ms': 'milliseconds since 1970',
 };
 const SHOWN_BAD = 5;
 
@@ -80,7 +82,8 @@ function MappingSheet({
 }) {
   const dispatch = useStoreDispatch();
   const [mapping, setMapping] = useState<ClimateMapping>(() => guessMapping(csv));
-  const { readings, bad } = useMemo(() => readClimateCsv(csv, mapping), [csv, mapping]);
+  const [now] = useState(nowMs);
+  const { readings, bad } = useMemo(() => readClimateCsv(csv, mapping, now), [csv, mapping, now]);
   const set = (change: Partial<ClimateMapping>) => setMapping({ ...mapping, ...change });
   const offset = useNumberText(mapping.utcOffsetHours ?? 0, (utcOffsetHours) => {
     if (!(Math.abs(utcOffsetHours) <= 14)) return 'Between -14 and 14 hours.';

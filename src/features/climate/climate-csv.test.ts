@@ -3,7 +3,7 @@ import { guessMapping, readClimateCsv, splitCsv, type ClimateMapping } from './c
 const read = (text: string, over: Partial<ClimateMapping> = {}) => {
   const csv = splitCsv(text);
   const mapping = { ...guessMapping(csv), ...over };
-  return { mapping, ...readClimateCsv(csv, mapping) };
+  return { mapping, ...readClimateCsv(csv, mapping, Date.UTC(2026, 10, 28)) };
 };
 const iso = (ms: number) => new Date(ms).toISOString();
 

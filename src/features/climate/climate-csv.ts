@@ -12,6 +12,7 @@ export const TIME_FORMATS = [
   'dd.MM.yyyy HH:mm',
   'yyyy-MM-dd HH:mm',
   'epoch-s',
+  'epoch-ms',
 ] as const;
 export type TimeFormat = (typeof TIME_FORMATS)[number];
 
@@ -49,6 +50,7 @@ const find = (header: string[], words: RegExp, otherwise: number): number => {
 
 const FORMAT_LIKE: [RegExp, TimeFormat][] = [
   [/^\d{9,11}$/, 'epoch-s'],
+  [/^\d{12,14}$/, 'epoch-ms'],
   [/^\d{4}-\d\d-\d\dT/, 'iso'],
   [/^\d{4}-\d\d-\d\d \d\d:\d\d(:\d\d)?$/, 'yyyy-MM-dd HH:mm'],
   [/^\d{4}-\d\d-\d\d /, 'iso'],
@@ -87,7 +89,8 @@ function localMs(text: string, format: TimeFormat): number {
 
 function timeMs(raw: string, { format, utcOffsetHours }: ClimateMapping): number {
   const text = raw.trim();
-  if (format === 'epoch-s') return /^\d+$/.test(text) ? Number(text) * 1000 : NaN;
+  if (format === 'epoch-s' || format === 'epoch-ms')
+    return /^\d+$/.test(text) ? Number(text) * (format === 'epoch-s' ? 1000 : 1) : NaN;
   const ms = localMs(text, format);
   if (format === 'iso' && SAYS_ITS_ZONE.test(text)) return ms;
   if (utcOffsetHours === null || Number.isNaN(ms)) return ms;
@@ -102,10 +105,15 @@ const numberOf = (raw: string | undefined): number => {
 };
 const celsius = (t: number, unit: 'C' | 'F'): number => (unit === 'F' ? ((t - 32) * 5) / 9 : t);
 
+/** A logger's clock may run ahead, by a zone at most; and none is older than this. */
+const AHEAD_MS = 36 * HOUR_MS;
+const EARLIEST_MS = Date.UTC(1990, 0, 1);
+
 /** Readings of a file, and every row that is none, by its line in the file. */
 export function readClimateCsv(
   { rows }: ClimateCsv,
   mapping: ClimateMapping,
+  nowMs: number,
 ): { readings: Reading[]; bad: BadRow[] } {
   const readings: Reading[] = [];
   const bad: BadRow[] = [];
@@ -114,6 +122,15 @@ export function readClimateCsv(
     const atMs = timeMs(row[mapping.time] ?? '', mapping);
     if (Number.isNaN(atMs)) {
       bad.push({ line, reason: `"${row[mapping.time] ?? ''}" is no time of that form.` });
+      return;
+    }
+    if (atMs > nowMs + AHEAD_MS || atMs < EARLIEST_MS) {
+      const when =
+        Number.isFinite(atMs) && Math.abs(atMs) < 8e15 ? new Date(atMs).getUTCFullYear() : '?';
+      bad.push({
+        line,
+        reason: `"${row[mapping.time] ?? ''}" would be in the year ${when}. Is the time of another form?`,
+      });
       return;
     }
     const parsed = readingSchema.safeParse({

@@ -50,9 +50,17 @@ export const chooseFile = async (accept: string): Promise<string | null> =>
   (await chooseNamedFile(accept))?.text ?? null;
 
 /** The same, with the name of the file. */
+/** Years of readings and calendars are far below this; it is asked before the file is read. */
+const MOST_TEXT = 30_000_000;
+
 export async function chooseNamedFile(
   accept: string,
 ): Promise<{ name: string; text: string } | null> {
   const file = await chooseBlob(accept);
-  return file && { name: file.name, text: await file.text() };
+  if (!file) return null;
+  if (file.size > MOST_TEXT)
+    throw new Error(
+      `it has ${Math.round(file.size / 1e6)} MB; at most ${MOST_TEXT / 1e6} MB are read.`,
+    );
+  return { name: file.name, text: await file.text() };
 }

@@ -1,4 +1,4 @@
-import '@/store/keep/without-eval';
+import '@/pieces/zod-settings';
 import { z } from 'zod';
 
 const servedSchema = z.object({ demo: z.boolean() });

@@ -9,6 +9,7 @@ import { changePlan } from '@/store/actions';
 import { nowIso, nowMs } from '@/store/clock';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { planRecordOf } from '@/store/plan';
+import { readBusy } from '@/workers/calendar-client';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
@@ -86,9 +87,8 @@ function BusyCalendars() {
     try {
       const file = await chooseNamedFile('text/calendar,.ics');
       if (!file) return;
-      const { busyOf } = await import('./calendar-in');
       const now = nowMs();
-      const times = busyOf(file.text, now, now + YEAR_MS).slice(0, 5000);
+      const times = (await readBusy(file.text, now, now + YEAR_MS)).slice(0, 5000);
       const iso = (ms: number) => new Date(ms).toISOString();
       dispatch(
         changePlan(`Read ${file.name}`, (record) =>

@@ -1,6 +1,6 @@
 /** @jest-environment node */
 import ICAL from 'ical.js';
-import { busyOf } from './calendar-in';
+import { busyOf } from '@/core/formats/calendar-in';
 import { calendarFile, uidOf, type CalendarEntry } from './calendar-out';
 
 const at = (iso: string) => Date.parse(iso);

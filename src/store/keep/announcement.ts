@@ -1,4 +1,4 @@
-import './without-eval';
+import '@/pieces/zod-settings';
 import { z } from 'zod';
 
 const announcementSchema = z.object({ keys: z.array(z.string().max(400)).max(10_000) });

@@ -1,4 +1,4 @@
-import './without-eval';
+import '@/pieces/zod-settings';
 import {
   parse,
   whyNotKept,

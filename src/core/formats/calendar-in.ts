@@ -6,8 +6,12 @@ export interface Busy {
   toMs: number;
 }
 
-/** More occurrences of one entry than this are not followed: a daily one for three years. */
+/** More occurrences of one entry than this within the time that is asked for are not followed: three a day for a year. */
 const MOST_OCCURRENCES = 1100;
+/** Nor is it followed further than this from its beginning: a daily one for a hundred years. */
+const MOST_STEPS = 36_525;
+
+const LONGEST_MS = 7 * 86_400_000;
 
 const isFree = (component: ICAL.Component): boolean =>
   component.getFirstPropertyValue('transp') === 'TRANSPARENT' ||
@@ -22,9 +26,11 @@ function occurrences(event: ICAL.Event, fromMs: number, toMs: number): Busy[] {
   if (!event.isRecurring()) return [span(event.startDate, event.endDate)];
   const out: Busy[] = [];
   const iterator = event.iterator();
-  for (let k = 0; k < MOST_OCCURRENCES; k++) {
+  for (let k = 0; k < MOST_STEPS && out.length < MOST_OCCURRENCES; k++) {
     const next = iterator.next();
     if (!next) break;
+    // What is long over is passed over by its beginning, without looking closer; an entry lasts a week at most there.
+    if (next.toJSDate().getTime() < fromMs - LONGEST_MS) continue;
     const { startDate, endDate, item } = event.getOccurrenceDetails(next);
     const busy = span(startDate, endDate);
     if (busy.fromMs > toMs) break;

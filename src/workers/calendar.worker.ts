@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { CALENDARS } from './calendars';
+
+expose(CALENDARS);
