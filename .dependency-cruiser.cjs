@@ -15,7 +15,8 @@ module.exports = {
       from: { path: '^src/(core|data)', pathNot: '\\.test\\.ts$|tests/' },
       to: {
         path: 'node_modules',
-        pathNot: 'node_modules/(zod|crc-32|fflate|ical\\.js|culori|@stdlib|pure-rand|date-fns|@date-fns/tz|suncalc)',
+        pathNot:
+          'node_modules/(zod|crc-32|fflate|ical\\.js|culori|@stdlib|pure-rand|date-fns|@date-fns/tz|suncalc)',
       },
     },
     {

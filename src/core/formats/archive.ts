@@ -1,4 +1,13 @@
-import { Unzip, UnzipInflate, UnzipPassThrough, Zip, ZipDeflate, ZipPassThrough } from 'fflate';
+import {
+  strFromU8,
+  strToU8,
+  Unzip,
+  UnzipInflate,
+  UnzipPassThrough,
+  Zip,
+  ZipDeflate,
+  ZipPassThrough,
+} from 'fflate';
 import { CoreError } from '../errors';
 
 /**
@@ -47,7 +56,7 @@ export async function* writeArchive(
   };
   const text = new ZipDeflate(JSON_NAME, { level: 6 });
   zip.add(text);
-  text.push(new TextEncoder().encode(json), true);
+  text.push(strToU8(json), true);
   yield* written();
   for await (const { id, bytes } of pictures) {
     // A JPEG is packed already.
@@ -124,7 +133,7 @@ export async function readArchive(
       if (photo) done.push(() => sink.photo!({ id: photo[1]!, bytes }));
       else {
         foundJson = true;
-        done.push(() => sink.json(new TextDecoder().decode(bytes)));
+        done.push(() => sink.json(strFromU8(bytes)));
       }
     };
     file.start();

@@ -51,3 +51,19 @@ test('bad rows are named by their line and left out; nothing is guessed', () => 
   expect(bad[1]!.reason).toMatch(/temperature/);
   expect(bad[3]!.reason).toMatch(/humidity/);
 });
+
+test('milliseconds are not taken for seconds, and a reading of another age is refused', () => {
+  const at = Date.UTC(2026, 1, 17, 10);
+  const ms = `time,temp,hum\n${at},18,50\n`;
+  const csv = splitCsv(ms);
+  const mapping = guessMapping(csv);
+  expect(mapping.format).toBe('epoch-ms');
+  const now = Date.UTC(2026, 10, 28);
+  expect(readClimateCsv(csv, mapping, now).readings.map((r) => r.atMs)).toEqual([at]);
+  const wrong = readClimateCsv(csv, { ...mapping, format: 'epoch-s' }, now);
+  expect(wrong.readings).toEqual([]);
+  expect(wrong.bad[0]!.line).toBe(2);
+  expect(wrong.bad[0]!.reason).toMatch(/would be in the year \d+\. Is the time of another form\?/);
+  const ahead = splitCsv('time,temp,hum\n2098-01-01T00:00:00Z,18,50\n1970-01-02T00:00:00Z,18,50\n');
+  expect(readClimateCsv(ahead, guessMapping(ahead), now).bad.map((b) => b.line)).toEqual([2, 3]);
+});

@@ -148,3 +148,25 @@ describe('calendar in', () => {
     expect(() => busyOf('', FROM, TO)).toThrow(/not a calendar file/);
   });
 });
+
+test('a daily rule begun long ago gives its times now, and one that never ends is bounded', () => {
+  const rule = (start: string, rrule: string) =>
+    [
+      'BEGIN:VCALENDAR',
+      'VERSION:2.0',
+      'BEGIN:VEVENT',
+      'UID:1',
+      `DTSTART:${start}T090000Z`,
+      `DTEND:${start}T100000Z`,
+      `RRULE:${rrule}`,
+      'END:VEVENT',
+      'END:VCALENDAR',
+    ].join('\r\n');
+  const from = Date.parse('2026-11-28T00:00:00Z');
+  const week = busyOf(rule('20100101', 'FREQ=DAILY'), from, from + 7 * 86_400_000);
+  expect(week).toHaveLength(7);
+  expect(new Date(week[0]!.fromMs).toISOString()).toBe('2026-11-28T09:00:00.000Z');
+  expect(
+    busyOf(rule('20261128', 'FREQ=SECONDLY'), from, from + 86_400_000).length,
+  ).toBeLessThanOrEqual(1100);
+});
