@@ -2,7 +2,13 @@ import { useEffect } from 'react';
 import { useStore } from 'react-redux';
 import { listenToLogger, loggerHistory } from '@/features/climate/logger';
 import { keepOffline } from '@/features/frame/offline';
-import { keepLogger, keepPlanned, learnFromTests, sweepPhotos } from '@/store/effects';
+import {
+  askToPersist,
+  keepLogger,
+  keepPlanned,
+  learnFromTests,
+  sweepPhotos,
+} from '@/store/effects';
 import { loadReader } from '@/store/keep/reader';
 import { browserStorage } from '@/store/storage';
 import type { Store } from '@/store/store';
@@ -20,6 +26,10 @@ export function Background() {
     loadReader().catch(() => undefined);
     keepOffline(store);
     const ends = [
+      askToPersist(store, async () => {
+        if ('storage' in navigator && 'persist' in navigator.storage)
+          await navigator.storage.persist();
+      }),
       learnFromTests(store, solveLearning),
       keepPlanned(store, solvePlan, storage),
       keepLogger(store, { listen: listenToLogger, history: loggerHistory }),

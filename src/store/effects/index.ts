@@ -1,4 +1,5 @@
 export { keepLogger, type LoggerLine } from './logger';
 export { keepPlanned } from './plan';
 export { learnFromTests } from './learn';
+export { askToPersist } from './persist';
 export { sweepPhotos } from './sweep-photos';
