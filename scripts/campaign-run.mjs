@@ -4,17 +4,14 @@ import { spawnSync } from 'node:child_process';
 import { buildSync } from 'esbuild';
 
 const root = path.resolve(import.meta.dirname, '..');
-const outfile = path.join(root, 'node_modules/.cache/campaign.mjs');
+const outfile = path.join(root, 'node_modules/.cache/campaign.cjs');
 buildSync({
   entryPoints: [path.join(root, 'scripts/campaign.ts')],
   bundle: true,
   platform: 'node',
-  format: 'esm',
+  format: 'cjs',
   outfile,
   logLevel: 'error',
-  banner: {
-    js: "import { createRequire } from 'node:module'; const require = createRequire(import.meta.url);",
-  },
 });
 process.exit(
   spawnSync(process.execPath, [outfile, ...process.argv.slice(2)], { stdio: 'inherit' }).status ??

@@ -353,4 +353,4 @@ async function main(seed: number): Promise<void> {
 }
 
 const FIRST_SEED = 20261128;
-if (process.argv[1]?.endsWith('campaign.mjs')) void main(Number(process.argv[2] ?? FIRST_SEED));
+if (process.argv[1]?.endsWith('campaign.cjs')) void main(Number(process.argv[2] ?? FIRST_SEED));
