@@ -3,6 +3,7 @@
  * read, on a slow line and a slow processor; and what each further screen adds. From the browser's own network log.
  */
 import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
 
@@ -117,46 +118,19 @@ export async function measureFirstLoad(root, { port = 4291, executablePath, scre
     await first.goto(origin.href);
     await first.waitForSelector(ROW, { timeout: 20_000 });
     await first.waitForTimeout(3000);
-    const addresses = await first.evaluate(() =>
-      [...document.querySelectorAll('[role="region"] a')].map((a) => a.getAttribute('href')),
-    );
     await first.close();
     // The speed of the machine itself changes by half between runs: the best of three is the least of its own.
     const visits = [];
     for (let i = 0; i < 3; i++) visits.push(await coldVisit(context, origin, ROW, true));
     const today = visits.reduce((a, b) => (a.first <= b.first ? a : b));
     const quick = await coldVisit(context, origin, ROW, false);
-    const passage = addresses[0];
-    const painting = passage.split('/').slice(0, 3).join('/');
     const further = {};
     if (screens) {
       // What a visit of Today has fetched by the time it rests: what every screen shares comes behind its first row.
       const has = new Set(today.all.map((x) => x.url));
-      for (const address of [
-        '/paintings',
-        '/paintings/new',
-        painting,
-        `${painting}/about`,
-        passage,
-        `${painting}/coats/new`,
-        '/touch',
-        '/session',
-        '/log',
-        '/learned',
-        '/climate',
-        '/plan',
-        '/plan/hours',
-        '/plan/sessions',
-        '/plan/what-if',
-        '/plan/weeks',
-        '/bench',
-        '/bench/paint',
-        '/bench/oiling-out',
-        '/bench/grid',
-        '/cabinet',
-        '/settings',
-        '/studio',
-      ]) {
+      for (const address of JSON.parse(
+        readFileSync(path.join(root, 'demo/addresses.json'), 'utf8'),
+      )) {
         const visit = await coldVisit(context, new URL(address, origin), HEADING, false);
         further[address] = sum(
           visit.atRow.filter((x) => !has.has(x.url) && x.url !== address && x.kind !== 'Document'),

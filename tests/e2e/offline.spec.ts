@@ -48,32 +48,14 @@ async function demoAt(page: Page, base: string): Promise<void> {
   await kept(page);
 }
 
+/** Every screen of the demo studio, and addresses where nothing stands. */
 const ADDRESSES = [
   '/',
-  '/paintings',
-  '/paintings/new',
-  '/paintings/loft-19',
-  '/paintings/loft-19/about',
-  '/paintings/loft-19/loft-1',
-  '/paintings/loft-19/coats/new',
-  '/touch',
-  '/session',
-  '/log',
-  '/learned',
-  '/climate',
-  '/plan',
-  '/plan/hours',
-  '/plan/sessions',
-  '/plan/what-if',
-  '/plan/weeks',
-  '/bench',
-  '/bench/paint',
-  '/bench/oiling-out',
-  '/bench/grid',
-  '/cabinet',
-  '/settings',
-  '/studio',
+  ...(JSON.parse(
+    readFileSync(path.resolve(__dirname, '../../demo/addresses.json'), 'utf8'),
+  ) as string[]),
   '/paintings/never-was',
+  '/paintings/constructor',
   '/nowhere/at/all',
 ];
 

@@ -29,35 +29,27 @@ export function PaintingScreen({ id }: { id: string }) {
   const assessment = useAssessment(id);
   const wide = useWide();
   if (!assessment) return <NotHereScreen what="That painting" />;
+  const said = (
+    <>
+      <AfterBreak assessment={assessment} nowMs={now} />
+      <Summary assessment={assessment} />
+      <RuleOverview assessment={assessment} />
+      <SchoolChoice painting={assessment.painting} />
+      <CoatList painting={assessment.painting} />
+      <Bothers painting={assessment.painting} />
+    </>
+  );
   if (!wide) {
     return (
       <ScrollView>
         <Head assessment={assessment} />
         <Columns assessment={assessment} now={now} height={330} />
-        <View style={styles.pad}>
-          <AfterBreak assessment={assessment} nowMs={now} />
-          <Summary assessment={assessment} />
-          <RuleOverview assessment={assessment} />
-          <SchoolChoice painting={assessment.painting} />
-          <CoatList painting={assessment.painting} />
-          <Bothers painting={assessment.painting} />
-        </View>
+        <View style={styles.pad}>{said}</View>
       </ScrollView>
     );
   }
   return (
-    <Split
-      panel={
-        <>
-          <AfterBreak assessment={assessment} nowMs={now} />
-          <Summary assessment={assessment} />
-          <RuleOverview assessment={assessment} />
-          <SchoolChoice painting={assessment.painting} />
-          <CoatList painting={assessment.painting} />
-          <Bothers painting={assessment.painting} />
-        </>
-      }
-    >
+    <Split panel={said}>
       <ScrollView style={{ flex: 1 }}>
         <Head assessment={assessment} />
         <Columns assessment={assessment} now={now} height={460} />
