@@ -16,6 +16,8 @@ const esm = [
 module.exports = {
   // A shared machine can be ten times slower than itself; no test measures time.
   testTimeout: 60_000,
+  // Jest leaves a processor free for whoever waits; of two that is half.
+  maxWorkers: '100%',
   projects: [
     {
       displayName: 'core',

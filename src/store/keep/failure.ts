@@ -4,6 +4,8 @@ export interface Room {
   allowedBytes: number;
 }
 
+/** A piece of the program that did not come: documents are checked by it before they are written. */
+const PIECE = /loading module|dynamically imported|AsyncRequire/i;
 const FULL = /quota|disk|space|full/i;
 const CLOSED = /clos|not open|InvalidState|connection|not found|deleted/i;
 const DENIED = /denied|secur|not allowed|not permitted|private|blocked|unavailable|undefined/i;
@@ -17,6 +19,8 @@ const kB = (bytes: number): string =>
  * @param wantedBytes what was to be written
  */
 export function whyNotStored(message: string, wantedBytes: number, room: Room | null): string {
+  if (PIECE.test(message))
+    return 'The part of the program that checks what is kept could not be loaded; the server may not answer';
   if (FULL.test(message)) {
     const free = room ? Math.max(0, room.allowedBytes - room.usedBytes) : 0;
     return (

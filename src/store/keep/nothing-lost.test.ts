@@ -309,6 +309,7 @@ test.each([
   ['QuotaExceededError: The quota has been exceeded.', 5_000_000, 'full: 4.0 MB more is needed'],
   ['The database connection is closing.', 10, 'has closed its store'],
   ['Access to the storage is denied in this context.', 10, 'does not let this page store'],
+  ['Loading module http://127.0.0.1/read-documents.js failed.', 10, 'could not be loaded'],
   ['Something odd.', 10, 'does not answer (Something odd)'],
 ])('of "%s" a painter is told why', (message, bytes, told) => {
   expect(whyNotStored(message, bytes, { usedBytes: 9e6, allowedBytes: 10e6 })).toContain(told);
