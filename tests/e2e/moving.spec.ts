@@ -17,6 +17,10 @@ const exported = async (page: Page) => {
   return savedFile(page, 'Export the studio');
 };
 
+/** What was done stands in storage. */
+const kept = (page: Page, text: string) =>
+  expect.poll(async () => JSON.stringify(await stored(page))).toContain(text);
+
 test('a studio moves between desk and phone by its file, and what both did stays', async ({
   page,
   browser,
@@ -36,12 +40,15 @@ test('a studio moves between desk and phone by its file, and what both did stays
   await phone.getByRole('button', { name: 'Lay it' }).click();
   await phone.getByRole('button', { name: 'Laid now' }).click();
   await expect(phone.getByRole('button', { name: 'Block-in, open' })).toBeVisible();
+  await kept(phone, '"kind":"laid"');
   const second = await exported(phone);
   // The desk meanwhile notes what bothers.
   await page.getByRole('link', { name: 'Paintings' }).click();
   await page.getByRole('link', { name: 'Two Places' }).click();
   await page.getByLabel('Something that bothers').fill('the edge of the jar, left');
   await page.getByRole('button', { name: 'Note it' }).click();
+  // A painter who left at once would be asked; a test is not.
+  await kept(page, 'the edge of the jar, left');
   await page.goto('/settings');
   await importFile(page, second.bytes);
   await expect(
