@@ -6,6 +6,8 @@ import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 
 export interface KeptText {
   text: string;
+  /** Whether it says anything else than it began with. */
+  touched: boolean;
   set: (text: string) => void;
   /** What is wrong with it, told while it is typed; of an empty text only once it was tried to be kept. */
   error: string | undefined;
@@ -30,6 +32,7 @@ export function useText(key: string, schema: z.ZodType<string>, start = ''): Kep
   };
   return {
     text,
+    touched: text !== start,
     set,
     error:
       parsed.success || (text.trim() === '' && !tried)

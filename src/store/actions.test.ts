@@ -7,7 +7,9 @@ import { demoStudio } from '../../demo/studio';
 import type { Painting } from '@/core/painting';
 import { readExport } from '@/core/formats/export';
 import { addPainting, changePainting, removePainting, undone } from './actions';
-import { bringIn, meetFile, recordOf, type Preference } from './bring-in';
+import { lineageWith, type Exchange } from './exchange';
+import { noteBother } from '@/core/painting/notes-of';
+import { bringIn, exchangeAfter, meetFile, recordOf, type Preference } from './bring-in';
 import { reader } from './keep/read-documents';
 import { openDemo } from './open-demo';
 import { createStore, type Store } from './store';
@@ -127,6 +129,46 @@ describe('a file taken in', () => {
       /Together they cannot be kept\. bothers/,
     );
     expect(store.getState()).toBe(before);
+  });
+
+  test('what only the desk has stays through every journey of the file', () => {
+    const bothers = (store: Store) =>
+      store.getState().paintings.entities[painting.id]!.bothers?.map((b) => b.text) ?? [];
+    const noted = (store: Store, text: string) =>
+      store.dispatch(changePainting(painting.id, 'Noted', (p, m) => noteBother(p, text, null, m)));
+    const [desk, phone] = [createStore(), createStore()];
+    const known = new Map<Store, Exchange | null>();
+    const send = (from: Store, to: Store, id: string) => {
+      const state = from.getState();
+      const lineage = lineageWith(known.get(from) ?? null, id);
+      const sent = exportFile('studio', Object.values(state.paintings.entities), null, NOW, null, {
+        id,
+        lineage,
+      });
+      known.set(from, { id, at: NOW, lineage, record: recordOf(state) });
+      const exchange = known.get(to) ?? null;
+      const met = meetFile(to.getState(), sent, exchange);
+      to.dispatch(bringIn(met, { parted: 'here', settings: false }, reader));
+      known.set(to, exchangeAfter(sent, exchange, NOW));
+      return met.map((m) => m.meeting);
+    };
+    desk.dispatch(addPainting(painting));
+    send(desk, phone, 'f1');
+    noted(desk, 'desk');
+    noted(phone, 'phone');
+    // The phone sends twice: the second file never heard of what the desk noted.
+    expect(send(phone, desk, 'f2')).toEqual(['both']);
+    noted(phone, 'phone again');
+    expect(send(phone, desk, 'f3')).toEqual(['both']);
+    expect(bothers(desk).sort()).toEqual(['desk', 'phone', 'phone again']);
+    expect(send(desk, phone, 'f4')).toEqual(['file-newer']);
+    expect(bothers(phone).sort()).toEqual(bothers(desk).sort());
+    // Taken down on the phone it goes from the desk too, and one undo brings it back.
+    phone.dispatch(removePainting(painting.id));
+    expect(send(phone, desk, 'f5')).toEqual(['gone-there']);
+    expect(desk.getState().paintings.ids).toEqual([]);
+    desk.dispatch(undone());
+    expect(bothers(desk)).toHaveLength(3);
   });
 
   test('of one that descends from this studio, only what both changed is asked about', () => {

@@ -12,12 +12,12 @@ import { NEW_PLAN_RECORD } from '@/core/plan-record/record';
 import { cabinetArrived } from './cabinet';
 import { monthsChanged } from './climate';
 import { making } from './clock';
-import type { Exchange } from './exchange';
+import { lineageWith, type Exchange } from './exchange';
 import type { DocumentKind, Kinds } from './keep/documents';
 import type { Reader } from './keep/reader';
-import { paintingsLoaded } from './paintings';
+import { paintingLeft, paintingsLoaded } from './paintings';
 import { planNoted } from './plan';
-import { sessionsLoaded } from './sessions';
+import { sessionLeft, sessionsLoaded } from './sessions';
 import type { Dispatch, State } from './store';
 import { studioArrived } from './studio';
 import { changesMade, type Change } from './undo';
@@ -66,7 +66,27 @@ export const meetFile = (state: State, file: ExportFile, exchange: Exchange | nu
     recordOf(state),
     recordOfFile(file),
     exchange && file.lineage.includes(exchange.id) ? exchange.record : untouched(state),
+    file.kind === 'studio',
   );
+
+/**
+ * What is to be remembered once a file was taken in: what the file held, not what came of it here. What only this studio
+ * has is then still its own when the next file of that line comes, and not taken for something taken out there. Null
+ * for files that tell no line.
+ */
+export const exchangeAfter = (
+  file: ExportFile,
+  before: Exchange | null,
+  at: string,
+): Exchange | null =>
+  file.id === ''
+    ? null
+    : {
+        id: file.id,
+        at,
+        lineage: lineageWith(before, ...file.lineage),
+        record: recordOfFile(file),
+      };
 
 /** What the painter chose where both sides changed one thing. */
 export type Preference = 'here' | 'file' | 'both';
@@ -87,15 +107,18 @@ const copyOf = (painting: Painting): Painting => ({
 interface Taken {
   kind: RecordKind;
   before: Met['mine'];
+  /** Null: taken out. */
   after: Met['theirs'];
 }
+
+const NOTHING_TO_DO: ReadonlySet<Met['meeting']> = new Set(['same', 'here-newer', 'gone-here']);
 
 /** What is to be changed here; what stays as it is, is not in it. */
 function taken(met: Met[], { parted, settings }: Choices): Taken[] {
   return met.flatMap((m): Taken[] => {
     if (m.kind === 'studio' && !settings) return [];
     const take = (after: Met['theirs']): Taken[] => [{ kind: m.kind, before: m.mine, after }];
-    if (m.meeting === 'same' || m.meeting === 'here-newer') return [];
+    if (NOTHING_TO_DO.has(m.meeting)) return [];
     if (m.meeting !== 'parted') return take(m.keepMine);
     // Of the settings the painter was asked by themselves.
     if (parted === 'file' || m.kind === 'studio') return take(m.keepTheirs);
@@ -106,7 +129,11 @@ function taken(met: Met[], { parted, settings }: Choices): Taken[] {
 }
 
 const only = <K extends RecordKind>(list: Taken[], kind: K): StudioRecord[K][string][] =>
-  list.filter((t) => t.kind === kind).map((t) => t.after as StudioRecord[K][string]);
+  list.flatMap((t) => (t.kind === kind && t.after ? [t.after as StudioRecord[K][string]] : []));
+const goneOf = (list: Taken[], kind: RecordKind): string[] =>
+  list.flatMap((t) =>
+    t.kind === kind && !t.after && t.before && 'id' in t.before ? [t.before.id] : [],
+  );
 
 /**
  * Takes a file in as one step, all or nothing: every document that comes of it is checked first, and all of it is
@@ -118,12 +145,14 @@ export const bringIn =
   (dispatch) => {
     const list = taken(met, choices);
     for (const { kind, after } of list) {
-      const why = reader.whyNotKept(kind as DocumentKind, after as Kinds[DocumentKind]);
+      const why = after && reader.whyNotKept(kind as DocumentKind, after as Kinds[DocumentKind]);
       if (why) throw new CoreError('not-keepable', kind, `Together they cannot be kept. ${why}`);
     }
     if (list.length === 0) return 0;
     dispatch(paintingsLoaded(only(list, 'painting')));
+    goneOf(list, 'painting').forEach((id) => dispatch(paintingLeft(id)));
     dispatch(sessionsLoaded(only(list, 'session')));
+    goneOf(list, 'session').forEach((id) => dispatch(sessionLeft(id)));
     dispatch(monthsChanged(only(list, 'climate')));
     only(list, 'plan').forEach((record) => dispatch(planNoted(record)));
     only(list, 'cabinet').forEach((cabinet) => dispatch(cabinetArrived(cabinet)));

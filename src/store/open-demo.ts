@@ -1,4 +1,4 @@
-import type { ExportFile, Studio } from '@/core/formats';
+import type { ExportFile } from '@/core/formats';
 import { takeInHours } from './actions';
 import { cabinetArrived } from './cabinet';
 import { paintingArrived } from './paintings';
@@ -14,29 +14,12 @@ export const openDemo =
   (file: ExportFile): Thunk =>
   (dispatch) => {
     file.paintings.forEach((painting) => dispatch(paintingArrived(painting)));
-    if (file.studio) dispatch(settingsChanged(settingsOf(file.studio)));
+    if (file.studio) {
+      const { schemaVersion: _version, revision: _revision, ...settings } = file.studio;
+      dispatch(settingsChanged(settings));
+    }
     if (file.cabinet) dispatch(cabinetArrived(file.cabinet));
     file.sessions.forEach((session) => dispatch(sessionArrived(session)));
     if (file.plan) dispatch(planNoted(file.plan));
     dispatch(takeInHours(file.climate.flatMap((month) => month.hours)));
   };
-
-const settingsOf = ({
-  units,
-  climate,
-  dayNight,
-  followReadings,
-  loggerOn,
-  forgotten,
-  latitudeDeg,
-  paintingOrder,
-}: Studio) => ({
-  units,
-  climate,
-  dayNight,
-  followReadings,
-  loggerOn,
-  forgotten,
-  latitudeDeg,
-  paintingOrder,
-});

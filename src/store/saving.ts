@@ -39,9 +39,9 @@ const slice = createSlice({
     later: false,
   } as Saving,
   reducers: {
+    /** A failure stays in sight until a write holds. */
     loaded(state, { payload }: PayloadAction<Unreadable[]>) {
-      state.phase = 'saved';
-      state.reason = null;
+      if (state.phase === 'loading') state.phase = 'saved';
       state.unreadable = payload;
     },
     /** A file brought something that could not be read where it was made. */

@@ -10,6 +10,14 @@ export interface Reading {
   relativeHumidityPct: number;
 }
 
+/** A logger's clock may run ahead, by a zone and a little at most; and none is older than this. Judgement. */
+const AHEAD_MS = 36 * HOUR_MS;
+const EARLIEST_MS = Date.UTC(1990, 0, 1);
+
+/** Whether a reading can have been made then, as seen from now; ms since 1970. */
+export const isPlausibleTime = (atMs: number, nowMs: number): boolean =>
+  atMs >= EARLIEST_MS && atMs <= nowMs + AHEAD_MS;
+
 /** No reading is later than this, the year 2200: months have names of four figures. */
 export const LATEST_MS = Date.UTC(2200, 0, 1);
 

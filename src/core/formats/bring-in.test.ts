@@ -148,3 +148,32 @@ test('two passages renamed on two sides both keep their new names', () => {
   expect(met.meeting).toBe('both');
   expect((met.keepMine as Painting).passages.map((p) => p.name)).toEqual(['pots', 'plaster']);
 });
+
+describe('what was taken out', () => {
+  const of2 = (...paintings: Painting[]): StudioRecord => ({
+    ...EMPTY_RECORD,
+    painting: Object.fromEntries(paintings.map((p) => [p.id, p])),
+  });
+  const Q = { ...P, id: 'second' };
+  const says = (here: StudioRecord, file: StudioRecord, base: StudioRecord | null, whole = true) =>
+    meetings(here, file, base, whole).map((m) => [m.id, m.meeting]);
+
+  test('here stays out, unless the file has gone on with it', () => {
+    expect(says(of2(P), of2(P, Q), of2(P, Q))).toEqual([
+      [P.id, 'same'],
+      ['second', 'gone-here'],
+    ]);
+    expect(says(of2(P), of2(P, laid(Q)), of2(P, Q))[1]).toEqual(['second', 'new']);
+  });
+
+  test('there goes here too, unless it has gone on here; what only this studio has stays', () => {
+    expect(says(of2(P, Q), of2(P), of2(P, Q))[1]).toEqual(['second', 'gone-there']);
+    expect(says(of2(P, laid(Q)), of2(P), of2(P, Q))).toEqual([[P.id, 'same']]);
+    expect(says(of2(P, Q), of2(P), of2(P))).toEqual([[P.id, 'same']]);
+  });
+
+  test('is told by a file of the whole studio only, and by one whose line is known', () => {
+    expect(says(of2(P, Q), of2(P), of2(P, Q), false)).toEqual([[P.id, 'same']]);
+    expect(says(of2(P, Q), of2(P), null)).toEqual([[P.id, 'same']]);
+  });
+});

@@ -36,19 +36,21 @@ type DocumentOf<K extends RecordKind> = StudioRecord[K][string];
 /**
  * What a document of the file does to the one that is here. `new`: not here yet; `same`: nothing differs; `here-newer`:
  * the file has nothing that is not here; `file-newer`: only the file has gone on; `both`: both have gone on, each its
- * own way; `parted`: both have changed one thing, and the painter chooses.
+ * own way; `parted`: both have changed one thing, and the painter chooses; `gone-here`: taken out here, and the file
+ * has only what it was; `gone-there`: taken out in the file, and unchanged here since.
  */
-export type Meeting = 'new' | 'same' | 'here-newer' | 'file-newer' | 'both' | 'parted';
+export type Meeting =
+  'new' | 'same' | 'here-newer' | 'file-newer' | 'both' | 'parted' | 'gone-here' | 'gone-there';
 
 export interface Met<K extends RecordKind = RecordKind> {
   kind: K;
   id: string;
   meeting: Meeting;
   mine: DocumentOf<K> | null;
-  theirs: DocumentOf<K>;
-  /** Both together; where they parted, with what is here, and with what the file has. */
-  keepMine: DocumentOf<K>;
-  keepTheirs: DocumentOf<K>;
+  theirs: DocumentOf<K> | null;
+  /** Both together; where they parted, with what is here, and with what the file has. Null: not there any more. */
+  keepMine: DocumentOf<K> | null;
+  keepTheirs: DocumentOf<K> | null;
 }
 
 const MERGE: {
@@ -132,8 +134,11 @@ function meet<K extends RecordKind>(
   mine: DocumentOf<K> | undefined,
   theirs: DocumentOf<K>,
 ): Met<K> {
-  if (!mine)
-    return { kind, id, meeting: 'new', mine: null, theirs, keepMine: theirs, keepTheirs: theirs };
+  if (!mine) {
+    // What was taken out here stays out, unless the file has gone on with it.
+    const meeting = base && said(base) === said(theirs) ? 'gone-here' : 'new';
+    return { kind, id, meeting, mine: null, theirs, keepMine: theirs, keepTheirs: theirs };
+  }
   const ground = base ?? commonGround(mine, theirs);
   const keepMine = MERGE[kind](ground, mine, theirs);
   const keepTheirs = MERGE[kind](ground, theirs, mine);
@@ -146,12 +151,32 @@ function meet<K extends RecordKind>(
   return { kind, id, meeting, mine, theirs, keepMine, keepTheirs };
 }
 
+/** Kinds that can be taken out of a studio. */
+const REMOVABLE = ['painting', 'session'] as const;
+
+/** What both had, the file has no more, and nobody has changed here since. */
+const takenOutThere = (here: StudioRecord, file: StudioRecord, base: StudioRecord): Met[] =>
+  REMOVABLE.flatMap((kind) =>
+    Object.entries(base[kind]).flatMap(([id, was]): Met[] => {
+      const mine = here[kind][id];
+      if (!mine || file[kind][id] || said(mine) !== said(was)) return [];
+      const gone = { mine, theirs: null, keepMine: null, keepTheirs: null };
+      return [{ kind, id, meeting: 'gone-there', ...gone }];
+    }),
+  );
+
 /**
  * What a file does to a studio, document by document. Nothing is changed.
  * @param base what both last had in common, where it is known (an export of this studio that the file descends from)
+ * @param whole whether the file holds all of its studio, so that what it lacks was taken out there
  */
-export function meetings(here: StudioRecord, file: StudioRecord, base: StudioRecord | null): Met[] {
-  return (Object.keys(MERGE) as RecordKind[]).flatMap((kind) =>
+export function meetings(
+  here: StudioRecord,
+  file: StudioRecord,
+  base: StudioRecord | null,
+  whole = true,
+): Met[] {
+  const met = (Object.keys(MERGE) as RecordKind[]).flatMap((kind) =>
     Object.entries(file[kind]).map(([id, theirs]) =>
       meet(
         kind,
@@ -162,4 +187,5 @@ export function meetings(here: StudioRecord, file: StudioRecord, base: StudioRec
       ),
     ),
   );
+  return base && whole ? [...met, ...takenOutThere(here, file, base)] : met;
 }

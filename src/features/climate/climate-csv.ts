@@ -2,6 +2,7 @@ import { isValid } from 'date-fns/isValid';
 import { parse as parseDate } from 'date-fns/parse';
 import Papa from 'papaparse';
 import { type Reading } from '@/core/climate';
+import { isPlausibleTime } from '@/core/climate/readings';
 import { readingSchema } from '@/core/climate/readings-schema';
 
 /** How times are written in the file. */
@@ -105,10 +106,6 @@ const numberOf = (raw: string | undefined): number => {
 };
 const celsius = (t: number, unit: 'C' | 'F'): number => (unit === 'F' ? ((t - 32) * 5) / 9 : t);
 
-/** A logger's clock may run ahead, by a zone at most; and none is older than this. */
-const AHEAD_MS = 36 * HOUR_MS;
-const EARLIEST_MS = Date.UTC(1990, 0, 1);
-
 /** Readings of a file, and every row that is none, by its line in the file. */
 export function readClimateCsv(
   { rows }: ClimateCsv,
@@ -124,7 +121,7 @@ export function readClimateCsv(
       bad.push({ line, reason: `"${row[mapping.time] ?? ''}" is no time of that form.` });
       return;
     }
-    if (atMs > nowMs + AHEAD_MS || atMs < EARLIEST_MS) {
+    if (!isPlausibleTime(atMs, nowMs)) {
       const when =
         Number.isFinite(atMs) && Math.abs(atMs) < 8e15 ? new Date(atMs).getUTCFullYear() : '?';
       bad.push({

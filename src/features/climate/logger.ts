@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import type { Reading } from '@/core/climate';
+import { isPlausibleTime } from '@/core/climate/readings';
+import { nowMs } from '@/store/clock';
 
 /** What the logger says, checked. */
 const saidSchema = z.object({
@@ -33,7 +35,9 @@ export async function loggerHistory(fromMs: number, toMs: number): Promise<Readi
     const response = await fetch(`/api/climate/history?${query.toString()}`);
     if (!response.ok) throw new Error(`The logger does not answer (${response.status}).`);
     const answer = historySchema.parse(await response.json());
-    readings.push(...answer.readings.map(readingOf));
+    readings.push(
+      ...answer.readings.map(readingOf).filter(({ atMs }) => isPlausibleTime(atMs, nowMs())),
+    );
     // Each piece must lead on, or the asking would turn in a circle.
     from = answer.next !== null && answer.next > from ? answer.next : null;
   }
@@ -58,7 +62,10 @@ export function listenToLogger({ onReading, onOpen, onLost }: LoggerListener): (
     source.addEventListener('open', onOpen);
     source.addEventListener('reading', (event) => {
       const said = saidSchema.safeParse(JSON.parse((event as MessageEvent<string>).data));
-      if (said.success) onReading(readingOf(said.data));
+      if (!said.success) return;
+      const reading = readingOf(said.data);
+      // A device whose clock has lost its year is not followed there.
+      if (isPlausibleTime(reading.atMs, nowMs())) onReading(reading);
     });
     source.addEventListener('error', () => {
       source?.close();

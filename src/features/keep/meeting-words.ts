@@ -9,11 +9,12 @@ const NAMES: Record<RecordKind, [one: string, many: string]> = {
   cabinet: ['cabinet', 'cabinets'],
   studio: ['settings', 'settings'],
 };
-const DOES: Record<Exclude<Meeting, 'same'>, string> = {
+const DOES: Record<Exclude<Meeting, 'same' | 'gone-here'>, string> = {
   new: 'new here',
   'file-newer': 'gone on in the file',
   both: 'gone on here and in the file: both stays',
   parted: 'changed in the same place here and in the file',
+  'gone-there': 'taken out in the file: goes here too',
   'here-newer': 'further on here: stays as it is',
 };
 const ORDER = Object.keys(DOES) as (keyof typeof DOES)[];
@@ -30,7 +31,7 @@ export function meetingLines(met: Met[]): string[] {
         kind === 'painting'
           ? ` (${list
               .slice(0, 4)
-              .map((m) => (m.theirs as Painting).title)
+              .map((m) => ((m.theirs ?? m.mine) as Painting).title)
               .join(', ')}${list.length > 4 ? ', …' : ''})`
           : '';
       const count = single ? one : `${list.length} ${list.length === 1 ? one : many}`;

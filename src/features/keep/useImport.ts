@@ -2,9 +2,9 @@ import { useRef, useState } from 'react';
 import { useStore } from 'react-redux';
 import { CoreError } from '@/core/errors';
 import type { Met } from '@/core/formats/bring-in';
-import { bringIn, meetFile, recordOf, type Choices } from '@/store/bring-in';
+import { bringIn, exchangeAfter, meetFile, type Choices } from '@/store/bring-in';
 import { nowIso } from '@/store/clock';
-import { lineageWith, noteExchange, readExchange } from '@/store/exchange';
+import { noteExchange, readExchange } from '@/store/exchange';
 import { asideKey } from '@/store/keep/set-aside';
 import { loadReader } from '@/store/keep/reader';
 import { asideFound } from '@/store/saving';
@@ -78,30 +78,25 @@ export function useImport(): ImportFlow {
     stopped.current = false;
     setPictures(0);
     try {
+      const storage = browserStorage();
       const reader = await loadReader();
+      const exchange = await readExchange(storage);
       const takeBack = await keepPictures(chosen, (count) => {
         setPictures(count);
         return !stopped.current;
       });
       try {
-        const storage = browserStorage();
-        const exchange = await readExchange(storage);
         // Met anew: the painter, or another tab, may have gone on while the sheet stood open.
         const met = meetFile(store.getState(), chosen.file, exchange);
         setDone(doneWords(store.dispatch(bringIn(met, choices, reader))));
-        const { id, lineage } = chosen.file;
-        if (id)
-          await noteExchange(storage, {
-            id,
-            at: nowIso(),
-            lineage: lineageWith(exchange, ...lineage),
-            record: recordOf({ ...store.getState() }),
-          });
-        await setAside(chosen);
       } catch (error) {
         await takeBack();
         throw error;
       }
+      // The file is in. What is noted about it may fail, and takes nothing of it back.
+      const after = exchangeAfter(chosen.file, exchange, nowIso());
+      if (after) await noteExchange(storage, after);
+      await setAside(chosen).catch(() => undefined);
     } catch (error) {
       setRefusal(said(error));
     } finally {

@@ -31,7 +31,10 @@ export function EndSheet({ session, onClose }: { session: Session; onClose: () =
     if (words === null) return;
     dispatch(
       changeSession(session.id, 'Ended the session', (s, m) => {
-        const done = endSession(editSession(s, { reached, note: words }), m);
+        const done = endSession(
+          editSession(s, { reached, ...(note.touched ? { note: words } : {}) }),
+          m,
+        );
         return cover && mixes ? coverPalette(done, m) : done;
       }),
     );

@@ -236,6 +236,8 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
 
   async function begin(): Promise<void> {
     try {
+      // A connection that the browser has closed stays closed; one that answers, though it be full, is kept.
+      await storage.getAllKeys().catch(() => storage.reopen());
       await load();
     } catch (error) {
       await failed(error);
@@ -246,13 +248,12 @@ export function createKeeper(store: Store, around: Surroundings): Keeper {
       watchChanges();
       keepDrafts(store, storage);
     }
-    await attempt();
+    // What failed has come right when nothing is left to write, and not before.
+    if (dirty()) await attempt();
+    else store.dispatch(writeHeld(store.getState().saving.refused));
   }
 
-  function again(): Promise<void> {
-    storage.reopen();
-    return queued(begin);
-  }
+  const again = () => queued(begin);
 
   async function arrived(keys: string[]): Promise<void> {
     for (const key of keys) {

@@ -282,6 +282,12 @@ describe('a store that fails', () => {
     tab.store.dispatch(settingsChanged({ latitudeDeg: 1 }));
     await tab.keeper.flush();
     expect(tab.store.getState().saving.reason).toMatch(/full: \d+ kB more is needed/);
+    // Tried again in vain it stays in sight all the while, and the connection, which answers, is kept.
+    const reopen = jest.spyOn(storage, 'reopen');
+    const phases = new Set<string>();
+    tab.store.subscribe(() => phases.add(tab.store.getState().saving.phase));
+    await tab.keeper.again();
+    expect([[...phases], reopen.mock.calls.length]).toEqual([['failed'], 0]);
     fail(null);
     await tab.keeper.again();
     const again = await opened(storage);
