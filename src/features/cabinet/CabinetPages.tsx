@@ -4,7 +4,7 @@ import type { CabinetMedium, CabinetPaint } from '@/core/cabinet';
 import { useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Screen } from '@/ui/Screen';
-import { Heading, Text } from '@/ui/Text';
+import { Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
 import { MediumRecipe, useMediumEdit } from './MediumEditor';
 import { PaintFields, usePaintEdit } from './PaintEditor';
@@ -34,12 +34,11 @@ export function Editor({ chosen }: { chosen: NonNullable<Chosen> }) {
 
 function Gone({ what }: { what: string }) {
   return (
-    <View style={{ padding: space.huge }}>
-      <Heading>{`${what} is not in the cabinet`}</Heading>
+    <Screen title={`${what} is not in the cabinet`} onBack={useBack()}>
       <Text tone="ink2">
-        It may have been made in another browser. Import the studio to have it.
+        It may have been taken out, or made in another browser. Import the studio to have it.
       </Text>
-    </View>
+    </Screen>
   );
 }
 

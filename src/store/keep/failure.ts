@@ -23,9 +23,11 @@ export function whyNotStored(message: string, wantedBytes: number, room: Room | 
     return 'The part of the program that checks what is kept could not be loaded; the server may not answer';
   if (FULL.test(message)) {
     const free = room ? Math.max(0, room.allowedBytes - room.usedBytes) : 0;
+    if (free >= wantedBytes)
+      return "The browser's store takes no more, although the browser would allow it: this device itself may be full. Free some space on it";
     return (
-      `The browser's store is full: ${kB(Math.max(1, wantedBytes - free))} more is needed. ` +
-      'Photos take most of it: export the studio, then delete photos of old sessions, or free some space on this device'
+      `The browser's store is full: ${kB(wantedBytes - free)} more is needed. ` +
+      'Export the studio, then delete photos of old sessions where there are any, or free some space on this device'
     );
   }
   if (CLOSED.test(message))

@@ -313,6 +313,7 @@ describe('a store that fails', () => {
 
 test.each([
   ['QuotaExceededError: The quota has been exceeded.', 5_000_000, 'full: 4.0 MB more is needed'],
+  ['The quota has been exceeded.', 10, 'this device itself may be full'],
   ['The database connection is closing.', 10, 'has closed its store'],
   ['Access to the storage is denied in this context.', 10, 'does not let this page store'],
   ['Loading module http://127.0.0.1/read-documents.js failed.', 10, 'could not be loaded'],
