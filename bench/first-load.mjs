@@ -2,10 +2,10 @@
  * What a cold visit costs a painter: bytes over the line, time to the first paint and to the first row that can be
  * read, on a slow line and a slow processor; and what each further screen adds. From the browser's own network log.
  */
-import { spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
+import { CHROMIUM_ARGS, served } from './served.mjs';
 
 /** The line and the processor of the limit. */
 const LINE = { downloadThroughput: 1.6e6 / 8, uploadThroughput: 0.75e6 / 8, latency: 150 };
@@ -20,27 +20,8 @@ export const LIMITS = {
 };
 
 /** What tells that a screen can be used, by its address. */
-const ROW = '[role="region"] a';
+const ROW = '[role="main"] a[href*="/paintings/"]';
 const HEADING = 'main h1, main h2';
-
-const ARGS = [
-  '--no-sandbox',
-  '--disable-gpu',
-  '--disable-quic',
-  '--disable-background-networking',
-  '--disable-component-update',
-  '--disable-sync',
-];
-
-async function served(root, port) {
-  const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts', '--demo'], {
-    cwd: root,
-    env: { ...process.env, PORT: String(port) },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  });
-  await new Promise((resolve) => server.stdout.once('data', resolve));
-  return server;
-}
 
 /** Open an address with nothing in the cache, and log what comes until `selector` is there. */
 async function coldVisit(context, url, selector, throttled) {
@@ -106,7 +87,7 @@ const sum = (log, kind) =>
 /** @returns figures of the first load and of each further screen */
 export async function measureFirstLoad(root, { port = 4291, executablePath, screens = true }) {
   const server = await served(root, port);
-  const browser = await chromium.launch({ executablePath, args: ARGS });
+  const browser = await chromium.launch({ executablePath, args: CHROMIUM_ARGS });
   try {
     const origin = new URL(`http://127.0.0.1:${port}/`);
     const context = await browser.newContext({

@@ -33,17 +33,17 @@ export function remember<K extends object, V>(name: string, compute: (key: K) =>
 /**
  * The same for a function of a document and of what it is looked at with, where only the last such look is worth
  * keeping: a tap changes one painting, not two hundred.
- * @param same whether two looks are the same; by identity unless given
+ * @param same whether what was found at the first look is what the second would find; by identity unless given
  */
 export function rememberLast<K extends object, W, V>(
   name: string,
   compute: (key: K, look: W) => V,
-  same: (a: W, b: W) => boolean = Object.is,
+  same: (was: W, now: W, found: V) => boolean = (was, now) => Object.is(was, now),
 ): (key: K, look: W) => V {
   const last = remember<K, { look: W; value: V } | { look: null }>(name, () => ({ look: null }));
   return (key, look) => {
     const slot = last(key);
-    if ('value' in slot && same(slot.look, look)) return slot.value;
+    if ('value' in slot && same(slot.look, look, slot.value)) return slot.value;
     const value = compute(key, look);
     Object.assign(slot, { look, value });
     return value;

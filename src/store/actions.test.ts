@@ -67,15 +67,15 @@ describe('a file taken in', () => {
   const theirs = { ...painting, title: 'There', revision: 4 };
   const other = exportFile('studio', [theirs], { ...NEW_STUDIO, units: 'inch' }, NOW);
   const take = (store: Store, parted: Preference, settings = true) =>
-    store.dispatch(bringIn(meetFile(store.getState(), other, null), { parted, settings }, reader));
+    store.dispatch(bringIn(other, null, { parted, settings }, reader));
   const titles = (store: Store) =>
     Object.values(store.getState().paintings.entities)
       .map((p) => p.title)
       .sort();
 
-  test('is one step, settings and all, and one undo takes it back', () => {
+  test('is one step, settings and all, and one undo takes it back', async () => {
     const store = createStore();
-    expect(take(store, 'here')).toBe(2);
+    await expect(take(store, 'here')).resolves.toBe(2);
     expect(store.getState().studio.units).toBe('inch');
     expect(titles(store)).toEqual(['There']);
     store.dispatch(addPainting({ ...painting, id: 'later', title: 'Later' }));
@@ -90,10 +90,10 @@ describe('a file taken in', () => {
     ['here', [painting.title]],
     ['file', ['There']],
     ['both', ['There (copy)', painting.title]],
-  ])('where both changed one thing: %s', (parted, expected) => {
+  ])('where both changed one thing: %s', async (parted, expected) => {
     const store = createStore();
     store.dispatch(addPainting(painting));
-    take(store, parted, false);
+    await take(store, parted, false);
     expect(titles(store)).toEqual(expected.sort());
     expect(store.getState().studio.units).toBe('cm');
     // Newer than what other tabs hold, or they would not take it.
@@ -101,15 +101,15 @@ describe('a file taken in', () => {
       expect(store.getState().paintings.entities[painting.id]!.revision).toBeGreaterThan(4);
   });
 
-  test('a copy of a long title can be read again', () => {
+  test('a copy of a long title can be read again', async () => {
     const store = createStore();
     store.dispatch(addPainting({ ...painting, title: 'x'.repeat(120) }));
-    take(store, 'both');
+    await take(store, 'both');
     for (const p of Object.values(store.getState().paintings.entities))
       expect(reader.whyNotKept('painting', p)).toBeNull();
   });
 
-  test('what could not be kept together changes nothing at all', () => {
+  test('what could not be kept together changes nothing at all', async () => {
     const store = createStore();
     const many = (from: number): Painting => ({
       ...painting,
@@ -124,21 +124,29 @@ describe('a file taken in', () => {
     store.dispatch(addPainting(many(0)));
     const before = store.getState();
     const overfull = exportFile('studio', [many(300)], { ...NEW_STUDIO, units: 'inch' }, NOW);
-    const met = meetFile(store.getState(), overfull, null);
-    expect(() => store.dispatch(bringIn(met, { parted: 'here', settings: true }, reader))).toThrow(
-      /Together they cannot be kept\. bothers/,
-    );
+    await expect(
+      store.dispatch(bringIn(overfull, null, { parted: 'here', settings: true }, reader)),
+    ).rejects.toThrow(/Together they cannot be kept\. bothers/);
     expect(store.getState()).toBe(before);
   });
 
-  test('what only the desk has stays through every journey of the file', () => {
+  test('what the painter does while a file is worked out is not lost', async () => {
+    const store = createStore();
+    const taking = take(store, 'here');
+    store.dispatch(addPainting(painting));
+    await taking;
+    // Met anew: by then both had the painting, and what is here stays.
+    expect(titles(store)).toEqual([painting.title]);
+  });
+
+  test('what only the desk has stays through every journey of the file', async () => {
     const bothers = (store: Store) =>
       store.getState().paintings.entities[painting.id]!.bothers?.map((b) => b.text) ?? [];
     const noted = (store: Store, text: string) =>
       store.dispatch(changePainting(painting.id, 'Noted', (p, m) => noteBother(p, text, null, m)));
     const [desk, phone] = [createStore(), createStore()];
     const known = new Map<Store, Exchange | null>();
-    const send = (from: Store, to: Store, id: string) => {
+    const send = async (from: Store, to: Store, id: string) => {
       const state = from.getState();
       const lineage = lineageWith(known.get(from) ?? null, id);
       const sent = exportFile('studio', Object.values(state.paintings.entities), null, NOW, null, {
@@ -147,41 +155,41 @@ describe('a file taken in', () => {
       });
       known.set(from, { id, at: NOW, lineage, record: recordOf(state) });
       const exchange = known.get(to) ?? null;
-      const met = meetFile(to.getState(), sent, exchange);
-      to.dispatch(bringIn(met, { parted: 'here', settings: false }, reader));
+      const met = await meetFile(to.getState(), sent, exchange);
+      await to.dispatch(bringIn(sent, exchange, { parted: 'here', settings: false }, reader));
       known.set(to, exchangeAfter(sent, exchange, NOW));
       return met.map((m) => m.meeting);
     };
     desk.dispatch(addPainting(painting));
-    send(desk, phone, 'f1');
+    await send(desk, phone, 'f1');
     noted(desk, 'desk');
     noted(phone, 'phone');
     // The phone sends twice: the second file never heard of what the desk noted.
-    expect(send(phone, desk, 'f2')).toEqual(['both']);
+    await expect(send(phone, desk, 'f2')).resolves.toEqual(['both']);
     noted(phone, 'phone again');
-    expect(send(phone, desk, 'f3')).toEqual(['both']);
+    await expect(send(phone, desk, 'f3')).resolves.toEqual(['both']);
     expect(bothers(desk).sort()).toEqual(['desk', 'phone', 'phone again']);
-    expect(send(desk, phone, 'f4')).toEqual(['file-newer']);
+    await expect(send(desk, phone, 'f4')).resolves.toEqual(['file-newer']);
     expect(bothers(phone).sort()).toEqual(bothers(desk).sort());
     // Taken down on the phone it goes from the desk too, and one undo brings it back.
     phone.dispatch(removePainting(painting.id));
-    expect(send(phone, desk, 'f5')).toEqual(['gone-there']);
+    await expect(send(phone, desk, 'f5')).resolves.toEqual(['gone-there']);
     expect(desk.getState().paintings.ids).toEqual([]);
     desk.dispatch(undone());
     expect(bothers(desk)).toHaveLength(3);
   });
 
-  test('of one that descends from this studio, only what both changed is asked about', () => {
+  test('of one that descends from this studio, only what both changed is asked about', async () => {
     const store = createStore();
     store.dispatch(addPainting(painting));
     const exchange = { id: 'f1', at: NOW, lineage: ['f1'], record: recordOf(store.getState()) };
     const back = { ...other, lineage: ['f1', 'f2'] };
-    const met = meetFile(store.getState(), back, exchange);
+    const met = await meetFile(store.getState(), back, exchange);
     expect(met.map((m) => [m.kind, m.meeting])).toEqual([
       ['painting', 'file-newer'],
       ['studio', 'file-newer'],
     ]);
-    const stranger = meetFile(store.getState(), { ...other, lineage: ['f7'] }, exchange);
+    const stranger = await meetFile(store.getState(), { ...other, lineage: ['f7'] }, exchange);
     expect(stranger[0]!.meeting).toBe('parted');
   });
 });

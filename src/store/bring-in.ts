@@ -13,6 +13,7 @@ import { cabinetArrived } from './cabinet';
 import { monthsChanged } from './climate';
 import { making } from './clock';
 import { lineageWith, type Exchange } from './exchange';
+import { breath, inSlices } from './in-slices';
 import type { DocumentKind, Kinds } from './keep/documents';
 import type { Reader } from './keep/reader';
 import { paintingLeft, paintingsLoaded } from './paintings';
@@ -22,7 +23,7 @@ import type { Dispatch, State } from './store';
 import { studioArrived } from './studio';
 import { changesMade, type Change } from './undo';
 
-type Thunk<T = void> = (dispatch: Dispatch, getState: () => State) => T;
+type Thunk<T> = (dispatch: Dispatch, getState: () => State) => T;
 
 const byId = <T extends { id: string }>(list: T[]): Record<string, T> =>
   Object.fromEntries(list.map((x) => [x.id, x]));
@@ -61,12 +62,18 @@ const untouched = ({ studio, cabinet }: State): StudioRecord => ({
 });
 
 /** What the file would do here. Where it descends from what this studio last wrote or read, that is the common base. */
-export const meetFile = (state: State, file: ExportFile, exchange: Exchange | null): Met[] =>
-  meetings(
-    recordOf(state),
-    recordOfFile(file),
-    exchange && file.lineage.includes(exchange.id) ? exchange.record : untouched(state),
-    file.kind === 'studio',
+export const meetFile = (
+  state: State,
+  file: ExportFile,
+  exchange: Exchange | null,
+): Promise<Met[]> =>
+  inSlices(
+    meetings(
+      recordOf(state),
+      recordOfFile(file),
+      exchange && file.lineage.includes(exchange.id) ? exchange.record : untouched(state),
+      file.kind === 'studio',
+    ),
   );
 
 /**
@@ -135,19 +142,49 @@ const goneOf = (list: Taken[], kind: RecordKind): string[] =>
     t.kind === kind && !t.after && t.before && 'id' in t.before ? [t.before.id] : [],
   );
 
+/** Refuses what cannot be kept, by a CoreError that says why. */
+function* checked(list: Taken[], reader: Reader): Generator<void> {
+  for (const { kind, after } of list) {
+    const why = after && reader.whyNotKept(kind as DocumentKind, after as Kinds[DocumentKind]);
+    if (why) throw new CoreError('not-keepable', kind, `Together they cannot be kept. ${why}`);
+    yield;
+  }
+}
+
+const KEPT = ['paintings', 'sessions', 'climate', 'plan', 'cabinet', 'studio'] as const;
+const sameRecord = (a: State, b: State): boolean => KEPT.every((part) => a[part] === b[part]);
+
+/** What is to be done with a file, checked; of the studio as it is when all of that is worked out. */
+async function worked(
+  file: ExportFile,
+  exchange: Exchange | null,
+  choices: Choices,
+  reader: Reader,
+  getState: () => State,
+): Promise<Taken[]> {
+  for (;;) {
+    const state = getState();
+    const list = taken(await meetFile(state, file, exchange), choices);
+    await inSlices(checked(list, reader));
+    // The painter, or another tab, may have gone on meanwhile.
+    if (sameRecord(state, getState())) return list;
+  }
+}
+
 /**
  * Takes a file in as one step, all or nothing: every document that comes of it is checked first, and all of it is
- * taken back by one undo. Throws a CoreError that says what cannot be kept; then nothing has changed.
+ * taken back by one undo. Rejects with a CoreError that says what cannot be kept; then nothing has changed.
  * @returns how many documents were changed or came in
  */
 export const bringIn =
-  (met: Met[], choices: Choices, reader: Reader): Thunk<number> =>
-  (dispatch) => {
-    const list = taken(met, choices);
-    for (const { kind, after } of list) {
-      const why = after && reader.whyNotKept(kind as DocumentKind, after as Kinds[DocumentKind]);
-      if (why) throw new CoreError('not-keepable', kind, `Together they cannot be kept. ${why}`);
-    }
+  (
+    file: ExportFile,
+    exchange: Exchange | null,
+    choices: Choices,
+    reader: Reader,
+  ): Thunk<Promise<number>> =>
+  async (dispatch, getState) => {
+    const list = await worked(file, exchange, choices, reader, getState);
     if (list.length === 0) return 0;
     dispatch(paintingsLoaded(only(list, 'painting')));
     goneOf(list, 'painting').forEach((id) => dispatch(paintingLeft(id)));
@@ -172,5 +209,7 @@ export const bringIn =
         ),
       }),
     );
+    // What follows from so much at once is worked out before the caller goes on.
+    await breath();
     return list.length;
   };

@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { finished } from './finished';
 import type { ClimateMonth } from '@/core/climate/readings-schema';
 
 /** The readings that are kept, by month. */
@@ -8,8 +9,11 @@ const slice = createSlice({
   name: 'climate',
   initialState: {} as ClimateMonths,
   reducers: {
-    monthsChanged(state, { payload }: PayloadAction<ClimateMonth[]>) {
-      for (const month of payload) state[month.id] = month;
+    monthsChanged: {
+      prepare: (months: ClimateMonth[]) => ({ payload: months.map(finished) }),
+      reducer(state, { payload }: PayloadAction<ClimateMonth[]>) {
+        for (const month of payload) state[month.id] = month;
+      },
     },
     monthLeft(state, { payload }: PayloadAction<string>) {
       delete state[payload];

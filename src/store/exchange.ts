@@ -1,5 +1,6 @@
 import type { StudioRecord } from '@/core/formats/bring-in';
-import { seal, unseal } from '@/core/formats/seal';
+import { sealText, unseal } from '@/core/formats/seal';
+import { inSlices } from './in-slices';
 import type { Storage } from './storage';
 
 /**
@@ -32,10 +33,23 @@ export async function readExchange(storage: Pick<Storage, 'getItem'>): Promise<E
   }
 }
 
+/** As JSON.stringify would write it, document by document: of years it is long, and the page answers meanwhile. */
+async function textOf({ record, ...about }: Exchange): Promise<string> {
+  const kinds: string[] = [];
+  for (const [kind, documents] of Object.entries(record)) {
+    const each = function* () {
+      for (const [id, document] of Object.entries(documents))
+        yield `${JSON.stringify(id)}:${JSON.stringify(document)}`;
+    };
+    kinds.push(`"${kind}":{${(await inSlices(each())).join()}}`);
+  }
+  return `${JSON.stringify(about).slice(0, -1)},"record":{${kinds.join()}}}`;
+}
+
 /** Kept where there is room; without it a later merge asks more, and loses nothing. */
 export async function noteExchange(storage: Storage, exchange: Exchange): Promise<void> {
   try {
-    await storage.setItem(KEY, seal(exchange));
+    await storage.setItem(KEY, sealText(await textOf(exchange)));
   } catch {
     await storage.removeItem(KEY).catch(() => undefined);
   }

@@ -1,4 +1,5 @@
 import { createEntityAdapter, createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { finished } from './finished';
 import { mergePaintings, type Painting } from '@/core/painting';
 
 /** A change the painter made: what it was called, and the painting before and after (null: not there). */
@@ -39,9 +40,12 @@ const slice = createSlice({
         adapter.setOne(state, { ...restored, revision: newest + 1 });
       } else adapter.removeOne(state, id);
     },
-    /** Read from storage. */
-    paintingsLoaded(state, { payload }: PayloadAction<Painting[]>) {
-      adapter.setMany(state, payload);
+    /** Read from storage, or from a file. */
+    paintingsLoaded: {
+      prepare: (paintings: Painting[]) => ({ payload: paintings.map(finished) }),
+      reducer(state, { payload }: PayloadAction<Painting[]>) {
+        adapter.setMany(state, payload);
+      },
     },
     /** Another tab wrote it, or a save merged it with what another tab had written. */
     paintingArrived(state, { payload }: PayloadAction<Painting>) {

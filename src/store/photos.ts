@@ -22,17 +22,25 @@ export async function keepPhotos(photos: KeptPhoto[]): Promise<void> {
   for (const { id, jpeg } of photos) await keepPhoto(id, jpeg);
 }
 
-const CHUNK = 0x8000;
+/** A JPEG as text, as it is stored; by the browser's own means, off the screen's thread. */
+export const base64Of = (bytes: Uint8Array): Promise<string> =>
+  new Promise((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onerror = () => reject(reader.error ?? new Error('It cannot be read.'));
+    reader.onload = () => {
+      const url = reader.result as string;
+      resolve(url.slice(url.indexOf(',') + 1));
+    };
+    reader.readAsDataURL(new Blob([bytes as Uint8Array<ArrayBuffer>]));
+  });
 
-/** A JPEG as text, as it is stored, and back. */
-export function base64Of(bytes: Uint8Array): string {
-  let text = '';
-  for (let i = 0; i < bytes.length; i += CHUNK)
-    text += String.fromCharCode(...bytes.subarray(i, i + CHUNK));
-  return btoa(text);
+/** And back. */
+export function bytesOf(base64: string): Uint8Array {
+  const letters = atob(base64);
+  const bytes = new Uint8Array(letters.length);
+  for (let i = 0; i < letters.length; i++) bytes[i] = letters.charCodeAt(i);
+  return bytes;
 }
-export const bytesOf = (base64: string): Uint8Array =>
-  Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0));
 
 /**
  * The pictures of these ids one by one, each read when it is asked for; one that is not there, or that the store does

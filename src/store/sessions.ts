@@ -1,4 +1,5 @@
 import { createEntityAdapter, createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { finished } from './finished';
 import { mergeSessions } from '@/core/session/merge';
 import type { Session } from '@/core/session/schema';
 
@@ -28,8 +29,11 @@ const slice = createSlice({
       if (restored) adapter.setOne(state, restored);
       else adapter.removeOne(state, id);
     },
-    sessionsLoaded(state, { payload }: PayloadAction<Session[]>) {
-      adapter.setMany(state, payload);
+    sessionsLoaded: {
+      prepare: (sessions: Session[]) => ({ payload: sessions.map(finished) }),
+      reducer(state, { payload }: PayloadAction<Session[]>) {
+        adapter.setMany(state, payload);
+      },
     },
     sessionArrived(state, { payload }: PayloadAction<Session>) {
       adapter.setOne(state, payload);

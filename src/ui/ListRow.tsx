@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { View, type StyleProp, type ViewStyle } from 'react-native';
+import type { StyleProp, ViewStyle } from 'react-native';
 import { ListItemBase } from '@rneui/base/dist/ListItem/ListItem';
 import { GoTo } from './GoTo';
 import { colour, space, TARGET } from './tokens';
@@ -20,28 +20,26 @@ interface Props {
  */
 export function ListRow({ href, onGo, label, here = false, style, children }: Props) {
   return (
-    <View role="listitem">
-      <GoTo href={href} onGo={onGo} {...(label ? { label } : {})}>
-        <ListItemBase
-          // The gap of the row is its own; the library's would come on top of it.
-          pad={0}
-          containerStyle={[
-            {
-              minHeight: TARGET,
-              gap: space.m,
-              padding: 0,
-              paddingVertical: space.s,
-              paddingHorizontal: space.xs,
-              backgroundColor: here ? colour.sheet : 'transparent',
-              borderBottomWidth: 1,
-              borderBottomColor: colour.rule,
-            },
-            style,
-          ]}
-        >
-          {children}
-        </ListItemBase>
-      </GoTo>
-    </View>
+    <GoTo href={href} onGo={onGo} {...(label ? { label } : {})}>
+      <ListItemBase
+        // The gap of the row is its own; the library's would come on top of it.
+        pad={0}
+        containerStyle={[
+          {
+            minHeight: TARGET,
+            gap: space.m,
+            padding: 0,
+            paddingVertical: space.s,
+            paddingHorizontal: space.xs,
+            backgroundColor: here ? colour.sheet : 'transparent',
+            borderBottomWidth: 1,
+            borderBottomColor: colour.rule,
+          },
+          style,
+        ]}
+      >
+        {children}
+      </ListItemBase>
+    </GoTo>
   );
 }

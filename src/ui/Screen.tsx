@@ -5,36 +5,46 @@ import { Icon } from './Icon';
 import { Heading, Text } from './Text';
 import { space, TARGET } from './tokens';
 
-interface Props {
+export interface HeadProps {
   title: string;
   subtitle?: string;
   onBack?: () => void;
   /** At the right of the title. */
   aside?: ReactNode;
+}
+
+interface Props extends HeadProps {
   children: ReactNode;
   /** Below the scroll, always in reach. */
   foot?: ReactNode;
   maxWidth?: number;
 }
 
+/** What a screen is called, and the way back. */
+export function ScreenHead({ title, subtitle, onBack, aside }: HeadProps) {
+  return (
+    <View style={styles.head}>
+      {onBack ? <BackButton onPress={onBack} /> : null}
+      <View style={{ flex: 1 }}>
+        <Heading level={1} size="title">
+          {title}
+        </Heading>
+        {subtitle ? <Text tone="ink2">{subtitle}</Text> : null}
+      </View>
+      {aside}
+    </View>
+  );
+}
+
 /** A scrolling screen with its title. */
-export function Screen({ title, subtitle, onBack, aside, children, foot, maxWidth = 720 }: Props) {
+export function Screen({ children, foot, maxWidth = 720, ...head }: Props) {
   return (
     <View style={{ flex: 1 }}>
       <ScrollView
         contentContainerStyle={[styles.content, { maxWidth }]}
         keyboardShouldPersistTaps="handled"
       >
-        <View style={styles.head}>
-          {onBack ? <BackButton onPress={onBack} /> : null}
-          <View style={{ flex: 1 }}>
-            <Heading level={1} size="title">
-              {title}
-            </Heading>
-            {subtitle ? <Text tone="ink2">{subtitle}</Text> : null}
-          </View>
-          {aside}
-        </View>
+        <ScreenHead {...head} />
         {children}
       </ScrollView>
       {foot}
@@ -61,3 +71,5 @@ const styles = StyleSheet.create({
     justifyContent: 'center',
   },
 });
+
+export const screenContent = styles.content;

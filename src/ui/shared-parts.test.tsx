@@ -56,7 +56,7 @@ test('a row of a list is an item, and a link that other tabs can follow', () => 
       <Text>Ochre</Text>
     </ListRow>,
   );
-  const link = within(screen.getByRole('listitem')).getByRole('link', { name: 'Ochre: open' });
+  const link = screen.getByRole('link', { name: 'Ochre: open' });
   expect(link.getAttribute('href')).toBe('/cabinet/paints/a');
   fireEvent.click(link, { ctrlKey: true });
   expect(onGo).not.toHaveBeenCalled();

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { INGREDIENT_KEYS } from '@/data/ingredients';
-import { CoreError } from '@/core/errors';
+import { CoreError, type CoreErrorCode } from '@/core/errors';
 import { airRecordSchema } from '@/core/climate/record';
 import { climateSchema } from '@/core/drying/climate-schema';
 import { filmEvidenceSchema } from '@/core/learn/evidence';
@@ -90,7 +90,8 @@ export const learningSchema: z.ZodType<Learning> = z.object({
 });
 
 /** A thrown error loses its class on the way; so it travels as data. */
-export type Reply = { ok: true; value: unknown } | { ok: false; code: string; message: string };
+export type Reply =
+  { ok: true; value: unknown } | { ok: false; code: CoreErrorCode | 'failed'; message: string };
 
 const refusal = (error: unknown): Reply => ({
   ok: false,
@@ -113,6 +114,9 @@ export const replyLater = (job: () => Promise<unknown>): Promise<Reply> =>
 
 /** Unpack a reply, or throw what it says. */
 export function unpack<T>(schema: z.ZodType<T>, answer: Reply): T {
-  if (!answer.ok) throw new Error(answer.message);
+  if (!answer.ok)
+    throw answer.code === 'failed'
+      ? new Error(answer.message)
+      : new CoreError(answer.code, 'request', answer.message);
   return schema.parse(answer.value);
 }

@@ -113,7 +113,7 @@ describe('the planning worker', () => {
 
   test('what the second one fails at is done by the first', async () => {
     const longer = { ...studio, quick: false };
-    const fails = () => ({ ok: false as const, code: 'failed', message: 'no' });
+    const fails = () => ({ ok: false, code: 'failed', message: 'no' }) as const;
     const answer = await PLANNER.plan(longer, undefined, { ...HELPER, prepare: fails });
     expect(answer).toEqual({ ok: true, value: await planStudio(longer) });
   });

@@ -46,7 +46,7 @@ test('a session in six taps, kept through a reload', async ({ page }) => {
   expect((await sessionsOf(page))[0]!.endedAt).not.toBeNull();
   // What was laid is laid.
   await page.getByRole('link', { name: 'Today' }).click();
-  await expect(page.getByRole('region', { name: 'Still open' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Still open' })).toBeVisible();
 });
 
 test('pause, correction, gate, palette; edited and deleted later', async ({ page }) => {

@@ -53,6 +53,18 @@ test('pictures are passed over where nobody wants them', async () => {
 });
 
 // Checked against JSZip, a reader and writer of its own.
+test.each([
+  ['the end of an entry', [0x50, 0x4b, 0x07, 0x08]],
+  ['the beginning of another', [0x50, 0x4b, 0x03, 0x04]],
+  ['the list at the end', [0x50, 0x4b, 0x01, 0x02]],
+])('a picture that holds the mark of %s by chance comes back whole', async (_what, mark) => {
+  const bytes = photo('p', 4000).bytes.slice();
+  for (const at of [0, 1500, 3996]) bytes.set(mark, at);
+  const pictures = [photo('a', 300), { id: 'p', bytes }, photo('z', 300)];
+  for (const size of [7, 1000, 90_000])
+    expect((await readBack(await written('{}', pictures), size)).photos).toEqual(pictures);
+});
+
 test('another reader of the format finds the same in it, and what another wrote is read', async () => {
   const picture = photo('p-1', 3000);
   const theirs = await JSZip.loadAsync(await written('{"title":"Äpfel"}', [picture]), {

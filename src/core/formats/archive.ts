@@ -1,4 +1,5 @@
 import {
+  Deflate,
   strFromU8,
   strToU8,
   Unzip,
@@ -7,6 +8,7 @@ import {
   Zip,
   ZipDeflate,
   ZipPassThrough,
+  type AsyncFlateStreamHandler,
 } from 'fflate';
 import { CoreError } from '../errors';
 
@@ -34,6 +36,48 @@ export interface Picture {
 const refuse = (where: string, message: string): CoreError =>
   new CoreError('document-unreadable', where, message);
 
+const SIGNATURES: [number, number][] = [
+  [0x01, 0x02],
+  [0x03, 0x04],
+  [0x07, 0x08],
+];
+
+/**
+ * Whether bytes hold what a reader of a stream would take for the end of them. An archive that is written piece by piece
+ * tells the length of an entry after it, so its end is found by its mark (APPNOTE 4.3.7 to 4.3.12); among the pictures of
+ * years one is bound to hold that by chance.
+ */
+function mistakable(bytes: Uint8Array): boolean {
+  for (let i = bytes.indexOf(0x50); i !== -1; i = bytes.indexOf(0x50, i + 1))
+    if (
+      bytes[i + 1] === 0x4b &&
+      SIGNATURES.some(([a, b]) => bytes[i + 2] === a && bytes[i + 3] === b)
+    )
+      return true;
+  return false;
+}
+
+/** An entry whose packed bytes hold no such mark: stored (level 0) or packed, by the first level of these that does it. */
+function entryOf(name: string, bytes: Uint8Array, levels: Level[]): ZipDeflate | ZipPassThrough {
+  const level = levels.find((l) => !mistakable(l === 0 ? bytes : packed(bytes, l))) ?? levels[0]!;
+  return level === 0 ? new ZipPassThrough(name) : new ZipDeflate(name, { level });
+}
+type Level = 0 | 1 | 2 | 3 | 4 | 5 | 6 | 7;
+/** A JPEG is packed already. */
+const PICTURE_LEVELS: Level[] = [0, 1, 2, 3];
+const TEXT_LEVELS: Level[] = [6, 5, 7, 4];
+
+/** As ZipDeflate packs it. */
+function packed(bytes: Uint8Array, level: Level): Uint8Array {
+  const chunks: Uint8Array[] = [];
+  const deflate = new Deflate({ level }, (chunk) => chunks.push(chunk));
+  deflate.push(bytes, true);
+  return joined(
+    chunks,
+    chunks.reduce((sum, c) => sum + c.length, 0),
+  );
+}
+
 /**
  * Writes the archive, piece by piece.
  * @param pictures asked for one after the other, each only when the last is written
@@ -54,13 +98,13 @@ export async function* writeArchive(
     ready = [];
     return chunks;
   };
-  const text = new ZipDeflate(JSON_NAME, { level: 6 });
-  zip.add(text);
-  text.push(strToU8(json), true);
+  const text = strToU8(json);
+  const first = entryOf(JSON_NAME, text, TEXT_LEVELS);
+  zip.add(first);
+  first.push(text, true);
   yield* written();
   for await (const { id, bytes } of pictures) {
-    // A JPEG is packed already.
-    const entry = new ZipPassThrough(`photos/${id}.jpg`);
+    const entry = entryOf(`photos/${id}.jpg`, bytes, PICTURE_LEVELS);
     zip.add(entry);
     entry.push(bytes, true);
     yield* written();
@@ -71,8 +115,8 @@ export async function* writeArchive(
 
 /** Where what is read goes. */
 export interface ArchiveSink {
-  json(text: string): void | Promise<void>;
-  /** Null: pictures are passed over. */
+  /** Null: passed over. */
+  json: ((text: string) => void | Promise<void>) | null;
   photo: ((picture: Picture) => void | Promise<void>) | null;
 }
 
@@ -111,7 +155,7 @@ export async function readArchive(
         file.name.slice(0, 80),
         `The file holds "${file.name.slice(0, 80)}", which does not belong into a studio.`,
       );
-    if (failure || (photo && !sink.photo)) return;
+    if (failure) return;
     const most = photo ? ARCHIVE_LIMITS.photoBytes : ARCHIVE_LIMITS.jsonBytes;
     const parts: Uint8Array[] = [];
     let length = 0;
@@ -119,6 +163,13 @@ export async function readArchive(
     file.ondata = (error, chunk, final) => {
       if (error) failure ??= refuse(file.name, `"${file.name}" in the file is damaged.`);
       if (failure) return;
+      // What is passed over goes through all the same: an entry that is not begun would be held in memory.
+      if (!(photo ? sink.photo : sink.json)) {
+        if (!final) return;
+        open -= 1;
+        foundJson ||= !photo;
+        return;
+      }
       length += chunk.length;
       unpacked += chunk.length;
       if (length > most || unpacked > Math.max(1e6, read * ARCHIVE_LIMITS.ratio))
@@ -133,12 +184,27 @@ export async function readArchive(
       if (photo) done.push(() => sink.photo!({ id: photo[1]!, bytes }));
       else {
         foundJson = true;
-        done.push(() => sink.json(strFromU8(bytes)));
+        done.push(() => sink.json!(strFromU8(bytes)));
       }
     };
     file.start();
   });
-  unzip.register(UnzipInflate);
+  const wanted = (name: string): boolean => (name === JSON_NAME ? sink.json : sink.photo) !== null;
+  unzip.register(
+    class {
+      static compression = UnzipInflate.compression;
+      ondata: AsyncFlateStreamHandler = () => undefined;
+      // What is passed over is not unpacked either.
+      private readonly inner;
+      constructor(name: string) {
+        this.inner = wanted(name) ? new UnzipInflate() : new UnzipPassThrough();
+        this.inner.ondata = (...data) => this.ondata(...data);
+      }
+      push(chunk: Uint8Array, final: boolean) {
+        this.inner.push(chunk, final);
+      }
+    },
+  );
   unzip.register(UnzipPassThrough);
   for await (const chunk of chunks) {
     read += chunk.length;

@@ -9,6 +9,8 @@ import { making, newPainting } from '../tests/paintings';
 import { commonGround, EMPTY_RECORD, meetings, type Met, type StudioRecord } from './bring-in';
 import { NEW_STUDIO } from './studio';
 
+const meet = (...about: Parameters<typeof meetings>) => [...meetings(...about)];
+
 const P = newPainting();
 const of = (painting: Painting, more: Partial<StudioRecord> = {}): StudioRecord => ({
   ...EMPTY_RECORD,
@@ -16,7 +18,7 @@ const of = (painting: Painting, more: Partial<StudioRecord> = {}): StudioRecord 
   ...more,
 });
 const only = (here: StudioRecord, file: StudioRecord, base: StudioRecord | null): Met => {
-  const met = meetings(here, file, base);
+  const met = meet(here, file, base);
   expect(met).toHaveLength(1);
   return met[0]!;
 };
@@ -129,14 +131,14 @@ test('every kind of document is met, settings and readings too', () => {
     cabinet: { cabinet: putPaint(cabinet, { ...cabinet.paints[0]!, left: 0.25 }) },
     studio: { studio: { ...NEW_STUDIO, units: 'inch' as const, revision: 3 } },
   };
-  const met = meetings(here, file, here);
+  const met = meet(here, file, here);
   expect(met.map((m) => [m.kind, m.meeting])).toEqual([
     ['session', 'file-newer'],
     ['climate', 'both'],
     ['cabinet', 'file-newer'],
     ['studio', 'file-newer'],
   ]);
-  expect(meetings(EMPTY_RECORD, file, null).every((m) => m.meeting === 'new')).toBe(true);
+  expect(meet(EMPTY_RECORD, file, null).every((m) => m.meeting === 'new')).toBe(true);
 });
 
 test('two passages renamed on two sides both keep their new names', () => {
@@ -156,7 +158,7 @@ describe('what was taken out', () => {
   });
   const Q = { ...P, id: 'second' };
   const says = (here: StudioRecord, file: StudioRecord, base: StudioRecord | null, whole = true) =>
-    meetings(here, file, base, whole).map((m) => [m.id, m.meeting]);
+    meet(here, file, base, whole).map((m) => [m.id, m.meeting]);
 
   test('here stays out, unless the file has gone on with it', () => {
     expect(says(of2(P), of2(P, Q), of2(P, Q))).toEqual([

@@ -166,26 +166,25 @@ const takenOutThere = (here: StudioRecord, file: StudioRecord, base: StudioRecor
   );
 
 /**
- * What a file does to a studio, document by document. Nothing is changed.
+ * What a file does to a studio, document by document. Nothing is changed. One after the other, since a studio of years
+ * has thousands: the caller may give way between them.
  * @param base what both last had in common, where it is known (an export of this studio that the file descends from)
  * @param whole whether the file holds all of its studio, so that what it lacks was taken out there
  */
-export function meetings(
+export function* meetings(
   here: StudioRecord,
   file: StudioRecord,
   base: StudioRecord | null,
   whole = true,
-): Met[] {
-  const met = (Object.keys(MERGE) as RecordKind[]).flatMap((kind) =>
-    Object.entries(file[kind]).map(([id, theirs]) =>
-      meet(
+): Generator<Met> {
+  for (const kind of Object.keys(MERGE) as RecordKind[])
+    for (const [id, theirs] of Object.entries(file[kind]))
+      yield meet(
         kind,
         id,
         base?.[kind][id] as DocumentOf<typeof kind> | undefined,
         here[kind][id] as DocumentOf<typeof kind> | undefined,
         theirs as DocumentOf<typeof kind>,
-      ),
-    ),
-  );
-  return base && whole ? [...met, ...takenOutThere(here, file, base)] : met;
+      );
+  if (base && whole) yield* takenOutThere(here, file, base);
 }

@@ -17,8 +17,11 @@ const OPENING = '{"sealed":"';
 const sumOf = (rest: string): string => (CRC32.str(rest) >>> 0).toString(16).padStart(8, '0');
 
 /** The text of a document that the schemas have accepted, with its seal as first field. */
-export function seal(document: object): string {
-  const rest = `",${JSON.stringify(document).slice(1)}`;
+export const seal = (document: object): string => sealText(JSON.stringify(document));
+
+/** The same of a document that is text already; it has at least one field. */
+export function sealText(json: string): string {
+  const rest = `",${json.slice(1)}`;
   return `${OPENING}${SEAL_EDITION}.${sumOf(rest)}${rest}`;
 }
 

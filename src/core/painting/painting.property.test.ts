@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { dryVolume } from '../film';
-import { isoDaysAgo, making, optionsAt, stackOf } from '../tests/paintings';
+import { DAY, isoDaysAgo, making, NOW_MS, optionsAt, stackOf } from '../tests/paintings';
 import { part, recipe, tube } from '../tests/recipes';
 import { addCoat } from './coats';
 import { assessPainting, mergePaintings, type Painting } from '.';
+import { isAtRest, onlyLater } from './at-rest';
 import { paintingSchema } from './schema';
 import { layCoat, reduceFilm } from './events';
 
@@ -57,7 +58,29 @@ const films = (p: Painting) =>
     ),
   );
 
+/** All that is said of a painting, with what is worked out when asked for left out. */
+const said = (p: Painting, nowMs: number) =>
+  JSON.stringify(assessPainting(p, optionsAt(nowMs)).passages);
+
 describe('whatever was laid (a failure prints its seed)', () => {
+  test('once a picture is at rest, time alone changes nothing that is said of it', () => {
+    let rested = 0;
+    fc.assert(
+      fc.property(anyWork, fc.integer({ min: 1, max: 4000 }), (work, days) => {
+        const painting = { ...done(work), coats: [] };
+        const dry = NOW_MS + 600 * DAY;
+        const [was, now] = [optionsAt(dry), optionsAt(dry + days * DAY)];
+        expect(onlyLater(was, now)).toBe(true);
+        expect(onlyLater(now, was)).toBe(false);
+        if (!isAtRest(assessPainting(painting, was))) return;
+        rested += 1;
+        expect(said(painting, now.nowMs)).toBe(said(painting, was.nowMs));
+      }),
+      { numRuns: 60 },
+    );
+    expect(rested).toBeGreaterThan(30);
+  });
+
   test('the record stays valid, and films depend on when things were done, not on when they were noted', () => {
     fc.assert(
       fc.property(anyWork, (work) => {

@@ -1,13 +1,14 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import type { CabinetMedium, CabinetPaint } from '@/core/cabinet';
 import { cabinetMediumAddress, cabinetPaintAddress } from '@/features/addresses';
 import { useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Search } from '@/ui/Search';
 import { Tick } from '@/ui/Tick';
-import { Screen } from '@/ui/Screen';
+import { ListScreen } from '@/ui/ListScreen';
 import { Heading, Text } from '@/ui/Text';
 import { useWide } from '@/ui/Split';
 import { colour, space } from '@/ui/tokens';
@@ -53,7 +54,7 @@ function List({ chosen }: { chosen: Chosen }) {
   const mediums = foundMediums(cabinet.mediums, search, archived);
   const none = (kind === 'paint' ? paints : mediums).length === 0;
   return (
-    <Screen
+    <ListScreen<CabinetPaint | CabinetMedium>
       title="Cabinet"
       subtitle="Your own paints and mediums"
       foot={
@@ -70,47 +71,58 @@ function List({ chosen }: { chosen: Chosen }) {
           />
         </View>
       }
-    >
-      <Choice
-        label="What to look at"
-        hideLabel
-        options={[
-          { key: 'paint', name: 'paints' },
-          { key: 'medium', name: 'mediums' },
-        ]}
-        value={kind}
-        onChange={setKind}
-      />
-      <Search
-        label="Find by name, code, pigment or metal"
-        value={search}
-        onChangeText={setSearch}
-      />
-      <Arrange
-        kind={kind}
-        order={order}
-        onOrder={setOrder}
-        archived={archived}
-        onArchived={() => setArchived(!archived)}
-      />
-      <View role="list" aria-label={kind === 'paint' ? 'Paints' : 'Mediums'}>
-        {kind === 'paint'
-          ? paints.map((p) => <PaintRow key={p.id} paint={p} here={p.id === chosen?.id} />)
-          : mediums.map((m) => <MediumRow key={m.id} medium={m} here={m.id === chosen?.id} />)}
-      </View>
-      {none ? (
-        <Text tone="ink2">
-          {search.trim() === ''
-            ? archived
-              ? 'Nothing is archived.'
-              : 'Nothing here yet.'
-            : `Nothing answers to "${search.trim()}".`}
-        </Text>
-      ) : null}
-      <View style={{ marginTop: space.xl }}>
-        <CsvActions key={kind} kind={kind} />
-      </View>
-    </Screen>
+      rows={kind === 'paint' ? paints : mediums}
+      keyOf={(entry) => entry.id}
+      row={(entry) =>
+        kind === 'paint' ? (
+          <PaintRow paint={entry as CabinetPaint} here={entry.id === chosen?.id} />
+        ) : (
+          <MediumRow medium={entry as CabinetMedium} here={entry.id === chosen?.id} />
+        )
+      }
+      above={
+        <>
+          <Choice
+            label="What to look at"
+            hideLabel
+            options={[
+              { key: 'paint', name: 'paints' },
+              { key: 'medium', name: 'mediums' },
+            ]}
+            value={kind}
+            onChange={setKind}
+          />
+          <Search
+            label="Find by name, code, pigment or metal"
+            value={search}
+            onChangeText={setSearch}
+          />
+          <Arrange
+            kind={kind}
+            order={order}
+            onOrder={setOrder}
+            archived={archived}
+            onArchived={() => setArchived(!archived)}
+          />
+        </>
+      }
+      below={
+        <>
+          {none ? (
+            <Text tone="ink2">
+              {search.trim() === ''
+                ? archived
+                  ? 'Nothing is archived.'
+                  : 'Nothing here yet.'
+                : `Nothing answers to "${search.trim()}".`}
+            </Text>
+          ) : null}
+          <View style={{ marginTop: space.xl }}>
+            <CsvActions key={kind} kind={kind} />
+          </View>
+        </>
+      }
+    />
   );
 }
 

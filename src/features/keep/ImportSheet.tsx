@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Met } from '@/core/formats/bring-in';
 import type { Preference } from '@/store/bring-in';
@@ -16,7 +16,7 @@ export function ImportSheet({ flow, met }: { flow: ImportFlow; met: Met[] }) {
   const [parted, setParted] = useState<Preference>('here');
   const settingsMet = met.find((m) => m.kind === 'studio')?.meeting ?? 'same';
   const [settings, setSettings] = useState(settingsMet === 'file-newer' || settingsMet === 'both');
-  const lines = meetingLines(met);
+  const lines = useMemo(() => meetingLines(met), [met]);
   const asks = met.some((m) => m.meeting === 'parted' && m.kind !== 'studio');
   const busy = flow.pictures !== null;
   return (

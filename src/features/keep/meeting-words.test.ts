@@ -3,6 +3,8 @@ import { NEW_STUDIO } from '@/core/formats';
 import { newPainting } from '@/core/tests/paintings';
 import { meetingLines } from './meeting-words';
 
+const meet = (...about: Parameters<typeof meetings>) => [...meetings(...about)];
+
 const named = (title: string, id = title) => ({ ...newPainting({ title }), id });
 const record = (...paintings: ReturnType<typeof named>[]) => ({
   ...EMPTY_RECORD,
@@ -16,17 +18,17 @@ test('says line by line what a file would do, with titles', () => {
     ...record({ ...a, title: 'Quinces, Slate' }, b, named('New One')),
     studio: { studio: { ...NEW_STUDIO, units: 'inch' as const } },
   };
-  expect(meetingLines(meetings(here, file, here))).toEqual([
+  expect(meetingLines(meet(here, file, here))).toEqual([
     '1 painting (New One): new here',
     '1 painting (Quinces, Slate): gone on in the file',
     'Settings: gone on in the file',
   ]);
-  expect(meetingLines(meetings(here, here, here))).toEqual([]);
+  expect(meetingLines(meet(here, here, here))).toEqual([]);
 });
 
 test('many are counted, and only some named', () => {
   const many = ['A', 'B', 'C', 'D', 'E', 'F'].map((t) => named(t));
-  expect(meetingLines(meetings(EMPTY_RECORD, record(...many), null))).toEqual([
+  expect(meetingLines(meet(EMPTY_RECORD, record(...many), null))).toEqual([
     '6 paintings (A, B, C, D, …): new here',
   ]);
 });

@@ -55,8 +55,8 @@ beforeEach(() => {
 });
 afterAll(() => replaceBrowserStorage(null));
 
-test('pictures are the same bytes as text and back', () => {
-  expect(bytesOf(base64Of(picture.bytes))).toEqual(picture.bytes);
+test('pictures are the same bytes as text and back', async () => {
+  expect(bytesOf(await base64Of(picture.bytes))).toEqual(picture.bytes);
 });
 
 test('an archive is read, and its pictures are kept before the log', async () => {
@@ -85,10 +85,10 @@ test('stopped, or with a store that is full, nothing of it stays', async () => {
 });
 
 test('a file of an older edition carries its pictures in its text', async () => {
-  const old = { ...file, photos: [{ id: 'p1', jpeg: base64Of(picture.bytes) }] };
+  const old = { ...file, photos: [{ id: 'p1', jpeg: await base64Of(picture.bytes) }] };
   const chosen = await readStudioFile(blobOf(Buffer.from(JSON.stringify(old))));
   await keepPictures(chosen, () => true);
-  expect(memory.data.get('photo:p1')).toBe(base64Of(picture.bytes));
+  expect(memory.data.get('photo:p1')).toBe(await base64Of(picture.bytes));
 });
 
 test('what is too large is refused before it is read', async () => {

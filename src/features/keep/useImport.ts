@@ -3,7 +3,7 @@ import { useStore } from 'react-redux';
 import { CoreError } from '@/core/errors';
 import type { Met } from '@/core/formats/bring-in';
 import { bringIn, exchangeAfter, meetFile, type Choices } from '@/store/bring-in';
-import { nowIso } from '@/store/clock';
+import { nowIso, nowMs } from '@/store/clock';
 import { noteExchange, readExchange } from '@/store/exchange';
 import { asideKey } from '@/store/keep/set-aside';
 import { loadReader } from '@/store/keep/reader';
@@ -23,6 +23,8 @@ export interface ImportFlow {
   take: (choices: Choices) => Promise<void>;
   cancel: () => void;
 }
+
+const TOLD_EVERY_MS = 250;
 
 const said = (error: unknown): string =>
   error instanceof CoreError
@@ -53,7 +55,7 @@ export function useImport(): ImportFlow {
       if (!blob) return;
       const chosen = await readStudioFile(blob);
       const exchange = await readExchange(browserStorage());
-      setAsking({ chosen, met: meetFile(store.getState(), chosen.file, exchange) });
+      setAsking({ chosen, met: await meetFile(store.getState(), chosen.file, exchange) });
     } catch (error) {
       setRefusal(said(error));
     }
@@ -81,14 +83,17 @@ export function useImport(): ImportFlow {
       const storage = browserStorage();
       const reader = await loadReader();
       const exchange = await readExchange(storage);
+      let toldMs = 0;
       const takeBack = await keepPictures(chosen, (count) => {
-        setPictures(count);
+        // Told a few times a second: to draw it after each of a thousand would take longer than to keep them.
+        if (nowMs() - toldMs > TOLD_EVERY_MS) {
+          toldMs = nowMs();
+          setPictures(count);
+        }
         return !stopped.current;
       });
       try {
-        // Met anew: the painter, or another tab, may have gone on while the sheet stood open.
-        const met = meetFile(store.getState(), chosen.file, exchange);
-        setDone(doneWords(store.dispatch(bringIn(met, choices, reader))));
+        setDone(doneWords(await store.dispatch(bringIn(chosen.file, exchange, choices, reader))));
       } catch (error) {
         await takeBack();
         throw error;

@@ -1,16 +1,17 @@
 import { useRouter } from 'expo-router';
 import { paintingAddress } from '@/features/addresses';
 import { StyleSheet, View } from 'react-native';
-import { areaCm2, type PaintingAssessment } from '@/core/painting';
+import { areaCm2 } from '@/core/painting';
 import { coreSteps, groundDrawing, groundName, SUPPORT_NAME } from '@/features/film-view';
 import { isBroken } from '@/core/tell';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { sizeWords } from '@/features/units';
-import { useAssessments, useStoreSelector } from '@/store/hooks';
+import { useAssessment, usePaintings, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { FilmCore } from '@/ui/film/FilmCore';
+import { ListScreen } from '@/ui/ListScreen';
 import { Screen } from '@/ui/Screen';
 import { ListRow } from '@/ui/ListRow';
 import { Heading, Text } from '@/ui/Text';
@@ -19,9 +20,9 @@ import { colour, space } from '@/ui/tokens';
 /** All paintings, each with the films of its passages. */
 export function PaintingsScreen() {
   const router = useRouter();
-  const assessments = useAssessments();
+  const paintings = usePaintings();
   const start = () => router.push('/paintings/new');
-  if (assessments.length === 0) {
+  if (paintings.length === 0) {
     return (
       <Screen title="Paintings" aside={<StudioLink />}>
         <UnreadableNotices />
@@ -30,29 +31,29 @@ export function PaintingsScreen() {
     );
   }
   return (
-    <Screen
+    <ListScreen
       title="Paintings"
       aside={<StudioLink />}
       maxWidth={900}
+      above={<UnreadableNotices />}
+      rows={paintings}
+      keyOf={(painting) => painting.id}
+      row={(painting) => <PaintingRow id={painting.id} />}
       foot={
         <View style={styles.foot}>
           <Action title="Start a painting" kind="primary" onPress={start} />
         </View>
       }
-    >
-      <UnreadableNotices />
-      <View role="list" aria-label="Paintings">
-        {assessments.map((assessment) => (
-          <PaintingRow key={assessment.painting.id} assessment={assessment} />
-        ))}
-      </View>
-    </Screen>
+    />
   );
 }
 
-function PaintingRow({ assessment }: { assessment: PaintingAssessment }) {
+/** One painting with its films; judged when it comes into sight. */
+function PaintingRow({ id }: { id: string }) {
   const router = useRouter();
   const units = useStoreSelector((state) => state.studio.units);
+  const assessment = useAssessment(id);
+  if (!assessment) return null;
   const { painting, passages } = assessment;
   const broken = passages.filter(({ base, spots }) =>
     [base, ...spots].some((s) => s.layers.some((l) => isBroken(l, painting.school))),

@@ -9,7 +9,7 @@ import { changePlan } from '@/store/actions';
 import { nowIso, nowMs } from '@/store/clock';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { planRecordOf } from '@/store/plan';
-import { readBusy } from '@/workers/calendar-client';
+import { readBusy } from '@/workers/files-client';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';

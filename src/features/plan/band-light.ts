@@ -5,6 +5,18 @@ import { localZone } from '@/store/select-plan';
 
 const DAY_MS = 86_400_000;
 
+type Light = ReturnType<typeof daylightOf>;
+/** The sun keeps its hours: each day is worked out once a visit. */
+const known = new Map<string, Light>();
+function lightOf(day: string, zone: string, latitudeDeg: number): Light {
+  const key = `${day} ${zone} ${latitudeDeg}`;
+  const found = known.get(key);
+  if (found !== undefined) return found;
+  const light = daylightOf(day, zone, latitudeDeg);
+  known.set(key, light);
+  return light;
+}
+
 /** The columns of the band: light, and a label on Mondays (every other one where there are many). */
 export function bandLight(
   fromMs: number,
@@ -22,7 +34,7 @@ export function bandLight(
   for (let start = momentOf(day, 0, zone); start < toMs;) {
     const next = nextDay(day, 1);
     const end = momentOf(next, 0, zone);
-    const light = daylightOf(day, zone, latitudeDeg);
+    const light = lightOf(day, zone, latitudeDeg);
     const monday = new Date(start).getDay() === 1;
     if (monday) mondays += 1;
     const today = nowMs >= start && nowMs < end;

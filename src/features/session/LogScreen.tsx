@@ -1,19 +1,17 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { sessionMinutes, type Session } from '@/core/session';
 import { sessionAddress } from '@/features/addresses';
 import { useNow, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { ListRow } from '@/ui/ListRow';
-import { Screen } from '@/ui/Screen';
+import { ListScreen } from '@/ui/ListScreen';
 import { Text } from '@/ui/Text';
 import { shortTime } from '@/ui/time/words';
 import { timer, useSessions } from './useSession';
 
 const WEEK_MS = 7 * 86_400_000;
-/** Years of sessions are not drawn at once. */
-const AT_ONCE = 40;
 
 /** Every session, the newest first. */
 export function LogScreen() {
@@ -27,34 +25,27 @@ export function LogScreen() {
         .reduce((sum, s) => sum + sessionMinutes(s, nowMs), 0),
     [sessions, nowMs],
   );
-  const [shown, setShown] = useState(AT_ONCE);
   return (
-    <Screen
+    <ListScreen
       title="Session log"
       subtitle={`${timer(week)} h in the last seven days`}
       onBack={() => router.navigate('/studio')}
-    >
-      <Action
-        title="To the session"
-        onPress={() => router.push('/session')}
-        style={{ alignSelf: 'flex-start' }}
-      />
-      {sessions.length === 0 ? (
-        <Text tone="ink2">No session is noted yet. Begin one from Today.</Text>
-      ) : null}
-      <View role="list" aria-label="Sessions">
-        {sessions.slice(0, shown).map((session) => (
-          <Row key={session.id} session={session} nowMs={nowMs} />
-        ))}
-      </View>
-      {sessions.length > shown ? (
-        <Action
-          title={`${sessions.length - shown} older sessions`}
-          kind="quiet"
-          onPress={() => setShown(shown + AT_ONCE)}
-        />
-      ) : null}
-    </Screen>
+      above={
+        <>
+          <Action
+            title="To the session"
+            onPress={() => router.push('/session')}
+            style={{ alignSelf: 'flex-start' }}
+          />
+          {sessions.length === 0 ? (
+            <Text tone="ink2">No session is noted yet. Begin one from Today.</Text>
+          ) : null}
+        </>
+      }
+      rows={sessions}
+      keyOf={(session) => session.id}
+      row={(session) => <Row session={session} nowMs={nowMs} />}
+    />
   );
 }
 

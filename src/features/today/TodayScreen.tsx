@@ -1,17 +1,20 @@
 import { useState } from 'react';
-import { ScrollView, StyleSheet, View } from 'react-native';
-import { clusterRows, type TodayGroup, type TodayRow } from '@/core/today';
+import { ScrollView, SectionList, StyleSheet, View } from 'react-native';
+import { clusterRows, type TodayCluster, type TodayGroup, type TodayRow } from '@/core/today';
 import { DaylightBand, HoursAtHand, useReadable, WorthATouch } from '@/features/lazy';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
+import { AT_FIRST, WINDOW } from '@/ui/ListScreen';
+import { SharedTextures } from '@/ui/film/textures';
 import { Heading, Text } from '@/ui/Text';
 import { DiamondKey } from '@/ui/time/WindowBar';
+import { useNow } from '@/store/hooks';
 import { longDay } from '@/ui/time/words';
 import { useWide } from '@/ui/Split';
 import { colour, space } from '@/ui/tokens';
 import { DaysHeader, TodayRowView } from './TodayRowView';
-import { useToday } from './useToday';
+import { useAllJudged, useToday } from './useToday';
 
 const GROUPS: { key: TodayGroup; name: string; none: string }[] = [
   { key: 'takes-a-coat', name: 'Takes a coat now', none: 'Nothing takes a coat now.' },
@@ -21,13 +24,32 @@ const GROUPS: { key: TodayGroup; name: string; none: string }[] = [
 
 /** What can be worked, by what the film allows. */
 export function TodayScreen() {
+  return useAllJudged() ? <Today /> : <Judging />;
+}
+
+function Judging() {
+  return (
+    <View style={styles.head}>
+      <View>
+        <Heading level={1} size="title">
+          {longDay(useNow())}
+        </Heading>
+        <Text tone="ink2" size="small">
+          Looking at every painting …
+        </Text>
+      </View>
+    </View>
+  );
+}
+
+function Today() {
   const view = useToday();
   useReadable();
   const [width, setWidth] = useState(0);
   const wide = useWide();
   if (view.empty) {
     return (
-      <ScrollView contentContainerStyle={styles.content}>
+      <ScrollView contentContainerStyle={[styles.content, styles.empty]}>
         <View style={{ flexDirection: 'row', marginBottom: space.l }}>
           <Heading level={1} size="title" style={{ flex: 1 }}>
             {longDay(view.nowMs)}
@@ -41,76 +63,95 @@ export function TodayScreen() {
   }
   return (
     <View style={{ flex: 1 }}>
-      <ScrollView style={{ flex: 1 }} onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
-        <View style={styles.head}>
-          <View style={{ flex: 1 }}>
-            <Heading level={1} size="title">
-              {longDay(view.nowMs)}
-            </Heading>
-            <Text tone="ink2" size="small">
-              <Text strong size="small">
-                {view.climateLine}
-              </Text>
-              {`   ${view.rateLine}`}
-            </Text>
-          </View>
-          <StudioLink />
-        </View>
-        <View style={styles.band}>
-          {width > 0 ? <DaylightBand width={width} nowMs={view.nowMs} /> : null}
-        </View>
-        <View style={[styles.content, wide && { maxWidth: 900 }]}>
-          <UnreadableNotices />
-          {GROUPS.map((group, i) => (
-            <Group
-              key={group.key}
-              name={group.name}
-              none={group.none}
-              rows={view.rows[group.key]}
-              nowMs={view.nowMs}
-              days={i === 0}
-              keyed={group.key === 'leave-alone'}
-            />
-          ))}
-          <WorthATouch rows={view.rows} nowMs={view.nowMs} />
-        </View>
-      </ScrollView>
+      <SharedTextures>
+        <SectionList
+          style={{ flex: 1 }}
+          onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
+          contentContainerStyle={styles.rows}
+          sections={groupsOf(view.rows)}
+          keyExtractor={keyOf}
+          renderItem={({ item }) => (
+            <View style={[styles.content, wide && styles.wide]}>
+              <TodayRowView cluster={item} nowMs={view.nowMs} />
+            </View>
+          )}
+          renderSectionHeader={({ section }) => (
+            <View style={[styles.content, wide && styles.wide]}>
+              <GroupHead group={section} nowMs={view.nowMs} />
+            </View>
+          )}
+          initialNumToRender={AT_FIRST}
+          maxToRenderPerBatch={AT_FIRST}
+          windowSize={WINDOW}
+          ListHeaderComponent={
+            <>
+              <View style={styles.head}>
+                <View style={{ flex: 1 }}>
+                  <Heading level={1} size="title">
+                    {longDay(view.nowMs)}
+                  </Heading>
+                  <Text tone="ink2" size="small">
+                    <Text strong size="small">
+                      {view.climateLine}
+                    </Text>
+                    {`   ${view.rateLine}`}
+                  </Text>
+                </View>
+                <StudioLink />
+              </View>
+              <View style={styles.band}>
+                {width > 0 ? <DaylightBand width={width} nowMs={view.nowMs} /> : null}
+              </View>
+              <View style={[styles.content, wide && styles.wide]}>
+                <UnreadableNotices />
+              </View>
+            </>
+          }
+          ListFooterComponent={
+            <View style={[styles.content, wide && styles.wide]}>
+              <WorthATouch rows={view.rows} nowMs={view.nowMs} />
+            </View>
+          }
+        />
+      </SharedTextures>
       <HoursAtHand rows={view.rows} />
     </View>
   );
 }
 
-interface GroupProps {
+interface GroupOfRows {
+  key: TodayGroup;
   name: string;
   none: string;
-  rows: TodayRow[];
-  nowMs: number;
-  days: boolean;
-  keyed: boolean;
+  first: boolean;
+  data: TodayCluster[];
 }
 
-function Group({ name, none, rows, nowMs, days, keyed }: GroupProps) {
-  if (rows.length === 0 && none === '') return null;
+/** The groups that have something to say. */
+const groupsOf = (rows: Record<TodayGroup, TodayRow[]>): GroupOfRows[] =>
+  GROUPS.map((group, i) => ({
+    ...group,
+    first: i === 0,
+    data: clusterRows(rows[group.key]),
+  })).filter(({ data, none }) => data.length > 0 || none !== '');
+
+const keyOf = ({ row }: TodayCluster): string =>
+  `${row.painting.id}-${row.passage.id}-${row.spotName ?? ''}`;
+
+function GroupHead({ group, nowMs }: { group: GroupOfRows; nowMs: number }) {
   return (
-    <View role="region" aria-label={name} style={{ marginTop: space.l }}>
+    <View style={{ marginTop: space.l }}>
       <View style={styles.groupHead}>
-        <Heading size="large">{name}</Heading>
-        {keyed ? <MarkKey /> : null}
+        <Heading size="large">{group.name}</Heading>
+        {group.key === 'leave-alone' ? <MarkKey /> : null}
       </View>
-      {days ? <DaysHeader nowMs={nowMs} /> : null}
+      {group.first ? <DaysHeader nowMs={nowMs} /> : null}
       <View style={styles.rule} />
-      {rows.length === 0 ? (
+      {group.data.length === 0 ? (
         <Text tone="ink2" style={{ paddingVertical: space.m }}>
-          {none}
+          {group.none}
         </Text>
       ) : null}
-      {clusterRows(rows).map((cluster) => (
-        <TodayRowView
-          key={`${cluster.row.painting.id}-${cluster.row.passage.id}-${cluster.row.spotName ?? ''}`}
-          cluster={cluster}
-          nowMs={nowMs}
-        />
-      ))}
     </View>
   );
 }
@@ -132,7 +173,10 @@ function MarkKey() {
 
 const styles = StyleSheet.create({
   head: { padding: space.xl, paddingBottom: space.m, flexDirection: 'row' },
-  content: { paddingHorizontal: space.xl, paddingBottom: space.xxl, paddingTop: space.s },
+  content: { paddingHorizontal: space.xl },
+  empty: { paddingBottom: space.xxl, paddingTop: space.s },
+  rows: { paddingBottom: space.xxl },
+  wide: { maxWidth: 900 },
   // As tall as what comes into it, so that nothing moves.
   band: { height: 80 },
   groupHead: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },

@@ -1,8 +1,12 @@
+import { useEffect, useState } from 'react';
+import { useStore } from 'react-redux';
 import { dryingRate } from '@/core/drying';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import type { TodayGroup, TodayRow } from '@/core/today';
 import { useAssessOptions, useNow, usePaintings, useStoreSelector } from '@/store/hooks';
-import { selectToday } from '@/store/select';
+import { assessAhead } from '@/store/assess-all';
+import { selectOptions, selectPaintings, selectToday } from '@/store/select';
+import type { Store } from '@/store/store';
 
 /** "about as usual" against the reference climate of the tables. */
 function rateWords(rate: number): string {
@@ -10,6 +14,24 @@ function rateWords(rate: number): string {
   if (rate > 0.9 && rate < 1.1) return 'drying about as usual';
   const factor = rate < 1 ? 1 / rate : rate;
   return `drying ${factor.toFixed(1)} times ${rate < 1 ? 'slower' : 'faster'} than usual`;
+}
+
+/** Studios whose paintings have all been judged once; from then on a look costs what has changed. */
+const judged = new WeakSet<Store>();
+
+/** Whether all paintings are judged: after opening a studio that takes a moment, in which the page answers. */
+export function useAllJudged(): boolean {
+  const store = useStore() as Store;
+  const [done, setDone] = useState(judged.has(store));
+  useEffect(() => {
+    if (done) return;
+    const state = store.getState();
+    void assessAhead(selectPaintings(state), selectOptions(state)).then(() => {
+      judged.add(store);
+      setDone(true);
+    });
+  }, [done, store]);
+  return done;
 }
 
 export interface TodayView {

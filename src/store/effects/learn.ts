@@ -1,6 +1,8 @@
 import type { FilmEvidence } from '@/core/learn';
 import type { Learning } from '@/core/learn/learn';
+import { assessAhead } from '../assess-all';
 import { learnedArrived, learningFailed } from '../learned';
+import { selectOptions, selectPaintings } from '../select';
 import { selectEvidenceText } from '../select-evidence';
 import type { State, Store } from '../store';
 
@@ -16,6 +18,12 @@ export function learnFromTests(
     said = text;
     try {
       const learning = await solve({ evidence: JSON.parse(text) as FilmEvidence[] });
+      // What was learned changes every film: all are judged by it bit by bit, before any screen asks for all at once.
+      const now = store.getState();
+      await assessAhead(selectPaintings(now), {
+        ...selectOptions(now),
+        learned: learning.learned,
+      });
       // Of two that were under way only the newer counts.
       if (said === text) store.dispatch(learnedArrived(learning));
     } catch (error) {

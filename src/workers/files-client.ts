@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Busy } from '@/core/formats/calendar-in';
 import { unpack } from './protocol';
 import { runner } from './runner';
+import type { StudioFile } from './studio-file';
 
 const busySchema: z.ZodType<Busy[]> = z.array(z.object({ fromMs: z.number(), toMs: z.number() }));
 
@@ -9,8 +10,8 @@ const busySchema: z.ZodType<Busy[]> = z.array(z.object({ fromMs: z.number(), toM
 const MOST_MS = 15_000;
 
 const reader = runner(
-  () => new Worker(new URL('./calendar.worker', window.location.href)),
-  async () => (await import('./calendars')).CALENDARS,
+  () => new Worker(new URL('./files.worker', window.location.href)),
+  async () => (await import('./files')).FILES,
 );
 
 /**
@@ -38,3 +39,16 @@ export async function readBusy(text: string, fromMs: number, toMs: number): Prom
     clearTimeout(timer);
   }
 }
+
+/** The worker has checked every document by its schema; what crosses is checked for being what it sends. */
+const studioFileSchema: z.ZodType<StudioFile> = z.object({
+  archive: z.boolean(),
+  file: z.custom<StudioFile['file']>(
+    (file) =>
+      typeof file === 'object' && file !== null && 'paintings' in file && 'sessions' in file,
+  ),
+});
+
+/** What a chosen file says, read away from the screen. Rejects with a CoreError in a painter's words. */
+export const readStudio = async (file: Blob): Promise<StudioFile> =>
+  unpack(studioFileSchema, await reader.run((jobs) => jobs.studio(file)));

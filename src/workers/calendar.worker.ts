@@ -1,4 +1,0 @@
-import { expose } from 'comlink';
-import { CALENDARS } from './calendars';
-
-expose(CALENDARS);
