@@ -9,6 +9,8 @@ import { changeDeclined } from './saving';
 import { sessionChanged } from './sessions';
 import { settingsChanged } from './studio';
 
+const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** The document that a change of the painter's would leave, and its kind; null for all other actions. */
 function documentAfter(
   action: unknown,
@@ -35,7 +37,7 @@ export const acceptable: Middleware<object, { studio: Kinds['studio'] }> =
     const [kind, document] = (reader && documentAfter(action, getState())) ?? [];
     const why = kind && document ? reader!.whyNotKept(kind, document as never) : null;
     if (why) {
-      dispatch(changeDeclined(why));
+      dispatch(changeDeclined(`Not done, since it could not be kept. ${sentence(why)}`));
       throw new CoreError('not-keepable', kind!, `That cannot be kept. ${why}`);
     }
     return next(action);

@@ -2,7 +2,7 @@ import { NEW_STUDIO } from '@/core/formats';
 import { exportFile } from '@/core/formats/export';
 import { CoreError } from '@/core/errors';
 import { layCoat } from '@/core/painting/events';
-import { isoDaysAgo, newPainting, NOW } from '@/core/tests/paintings';
+import { isoDaysAgo, making, newPainting, NOW } from '@/core/tests/paintings';
 import { demoStudio } from '../../demo/studio';
 import type { Painting } from '@/core/painting';
 import { readExport } from '@/core/formats/export';
@@ -12,6 +12,7 @@ import { noteBother } from '@/core/painting/notes-of';
 import { bringIn, exchangeAfter, meetFile, recordOf, type Preference } from './bring-in';
 import { reader } from './keep/read-documents';
 import { openDemo } from './open-demo';
+import { paintingsLoaded } from './paintings';
 import { createStore, type Store } from './store';
 
 const painting = newPainting();
@@ -61,6 +62,25 @@ test('a change that the core refuses leaves everything as it was', () => {
     );
   expect(tooSoon).toThrow(CoreError);
   expect(store.getState()).toBe(before);
+});
+
+test('a beginning is not taken back where others have added to it since', () => {
+  const store = createStore();
+  store.dispatch(addPainting(painting));
+  const elsewhere = noteBother(painting, 'the edge', null, making());
+  store.dispatch(paintingsLoaded([elsewhere]));
+  store.dispatch(undone());
+  expect(store.getState().paintings.entities[painting.id]).toEqual(elsewhere);
+  expect(store.getState().saving.declined).toMatch(
+    /^Not taken back: “A test of three jars” has been/,
+  );
+  // What only this page did is no obstacle, once it is taken back itself.
+  const own = createStore();
+  own.dispatch(addPainting(painting));
+  own.dispatch(changePainting(painting.id, 'Noted', (p, m) => noteBother(p, 'that', null, m)));
+  own.dispatch(undone());
+  own.dispatch(undone());
+  expect(own.getState().paintings.ids).toEqual([]);
 });
 
 describe('a file taken in', () => {

@@ -1,4 +1,5 @@
 import type { Cabinet } from '@/core/cabinet/schema';
+import { saysTheSame } from '@/core/formats/bring-in';
 import { takeHours } from '@/core/climate/readings';
 import type { ClimateHour } from '@/core/climate/readings-schema';
 import type { Making, Painting } from '@/core/painting';
@@ -9,6 +10,7 @@ import { cabinetChanged, cabinetTakenBack } from './cabinet';
 import { monthLeft, monthsChanged } from './climate';
 import { planChanged, planRecordOf, planTakenBack } from './plan';
 import { painterChanged, paintingTakenBack } from './paintings';
+import { changeDeclined } from './saving';
 import { sessionChanged, sessionTakenBack } from './sessions';
 import type { Dispatch, State } from './store';
 import { settingsTakenBack } from './studio';
@@ -79,12 +81,31 @@ export const takeInHours =
     return hours.length;
   };
 
-/** The last change is taken back. */
+/** What another tab, or a file, has added to since it was begun here: to take back the beginning would take that too. */
+function addedTo(change: Change, state: State): string | null {
+  if (change.of === 'several')
+    return change.parts.reduce<string | null>((name, part) => name ?? addedTo(part, state), null);
+  if ((change.of !== 'painting' && change.of !== 'session') || change.before || !change.after)
+    return null;
+  const kept = change.of === 'painting' ? state.paintings.entities : state.sessions.entities;
+  const now = kept[change.after.id];
+  if (!now || saysTheSame(now, change.after)) return null;
+  return 'title' in now ? `“${now.title}”` : 'The session';
+}
+
+/** The last change is taken back; not where that would lose what others have added since. */
 export const undone = (): Thunk => (dispatch, getState) => {
   const change = getState().undo.changes.at(-1);
   if (!change) return;
+  const name = addedTo(change, getState());
   dispatch(changeDropped());
-  dispatch(takenBack(change));
+  if (name !== null)
+    dispatch(
+      changeDeclined(
+        `Not taken back: ${name} has been added to since, in another tab or by a file. To be rid of it all the same, take it down on its own page.`,
+      ),
+    );
+  else dispatch(takenBack(change));
 };
 
 const takenBack =

@@ -49,8 +49,36 @@ async function textOf({ record, ...about }: Exchange): Promise<string> {
 /** Kept where there is room; without it a later merge asks more, and loses nothing. */
 export async function noteExchange(storage: Storage, exchange: Exchange): Promise<void> {
   try {
-    await storage.setItem(KEY, sealText(await textOf(exchange)));
+    const last: LastFile = { at: exchange.at, entries: entriesOf(exchange.record) };
+    await storage.setMany({
+      [KEY]: sealText(await textOf(exchange)),
+      [LAST_KEY]: JSON.stringify(last),
+    });
   } catch {
     await storage.removeItem(KEY).catch(() => undefined);
+  }
+}
+
+/** When the last file was written or read, and how much had been entered by then. */
+export interface LastFile {
+  at: string;
+  entries: number;
+}
+const LAST_KEY = 'last-file';
+
+/** How often something was entered or changed: every change counts its document up. */
+export const entriesOf = (record: StudioRecord): number =>
+  (['painting', 'session', 'plan', 'cabinet'] as const)
+    .flatMap((kind) => Object.values(record[kind]))
+    .reduce((sum, { revision }) => sum + revision, 0);
+
+/** Short, since it is looked at often; null where no file was written or read. */
+export async function readLastFile(storage: Pick<Storage, 'getItem'>): Promise<LastFile | null> {
+  const raw = await storage.getItem(LAST_KEY).catch(() => null);
+  try {
+    const { at, entries } = JSON.parse(raw ?? 'null') as LastFile;
+    return Number.isFinite(Date.parse(at)) && Number.isFinite(entries) ? { at, entries } : null;
+  } catch {
+    return null;
   }
 }

@@ -29,6 +29,8 @@ export function Choice<K extends string>({
   stacked = false,
   hideLabel = false,
 }: Props<K>) {
+  // One stop for the group (arrows go on within it): the chosen one, or the first that can be chosen.
+  const stop = options.some((o) => o.key === value) ? value : options.find((o) => !o.disabled)?.key;
   return (
     <View accessibilityRole="radiogroup" aria-label={label} style={{ marginBottom: space.m }}>
       {hideLabel ? null : (
@@ -42,6 +44,7 @@ export function Choice<K extends string>({
             key={option.key}
             option={option}
             chosen={option.key === value}
+            stop={option.key === stop}
             onPress={() => onChange(option.key)}
           />
         ))}
@@ -53,10 +56,12 @@ export function Choice<K extends string>({
 function OptionButton<K extends string>({
   option,
   chosen,
+  stop,
   onPress,
 }: {
   option: Option<K>;
   chosen: boolean;
+  stop: boolean;
   onPress: () => void;
 }) {
   return (
@@ -64,6 +69,7 @@ function OptionButton<K extends string>({
       accessibilityRole="radio"
       aria-checked={chosen}
       aria-disabled={option.disabled ?? false}
+      tabIndex={stop ? 0 : -1}
       disabled={option.disabled ?? false}
       onPress={onPress}
       style={[styles.option, chosen && styles.chosen, option.disabled && { opacity: 0.55 }]}

@@ -1,5 +1,6 @@
 import { View, type KeyboardTypeOptions } from 'react-native';
 import Input from '@rneui/themed/dist/Input';
+import { Says } from './Says';
 import { Text } from './Text';
 import { space } from './tokens';
 
@@ -34,18 +35,14 @@ export function Field({
   testID,
 }: Props) {
   return (
-    <View style={{ flexGrow: 1, flexShrink: 1, minWidth: 0 }}>
+    <View style={{ flexGrow: 1, flexShrink: 1, minWidth: 0, marginBottom: space.m }}>
       <Input
         label={label}
         aria-label={unit ? `${spoken}, ${unit}` : spoken}
         value={value}
         onChangeText={onChangeText}
         selectTextOnFocus={selectOnFocus}
-        errorMessage={error ?? ''}
-        errorProps={{
-          accessibilityLiveRegion: 'polite',
-          style: { display: error ? 'flex' : 'none' },
-        }}
+        aria-invalid={Boolean(error)}
         {...(onBlur ? { onBlur } : {})}
         {...(placeholder ? { placeholder } : {})}
         {...(keyboard ? { keyboardType: keyboard } : {})}
@@ -53,9 +50,16 @@ export function Field({
         {...(testID ? { testID } : {})}
         // A browser's own field does not go below some twenty letters unless it is told that it may.
         inputStyle={{ minWidth: 0, width: '100%' }}
-        renderErrorMessage={Boolean(error)}
-        containerStyle={{ marginBottom: space.m }}
+        // Said below, in a place that stands before there is anything to say.
+        renderErrorMessage={false}
       />
+      <Says>
+        {error ? (
+          <Text size="small" strong tone="brick">
+            {error}
+          </Text>
+        ) : null}
+      </Says>
     </View>
   );
 }

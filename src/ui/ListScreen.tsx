@@ -1,5 +1,6 @@
 import type { ReactElement, ReactNode } from 'react';
 import { FlatList, View } from 'react-native';
+import { useShort } from './Split';
 import { ScreenHead, screenContent, type HeadProps } from './Screen';
 
 /** Rows drawn at first, and with each further step; a phone shows about six. */
@@ -30,6 +31,7 @@ export function ListScreen<T>({
   maxWidth = 720,
   ...head
 }: Props<T>) {
+  const short = useShort();
   return (
     <View style={{ flex: 1 }}>
       <FlatList
@@ -48,9 +50,14 @@ export function ListScreen<T>({
             {above}
           </>
         }
-        ListFooterComponent={<>{below}</>}
+        ListFooterComponent={
+          <>
+            {below}
+            {short ? foot : null}
+          </>
+        }
       />
-      {foot}
+      {short ? null : foot}
     </View>
   );
 }

@@ -2,6 +2,7 @@ import { arrowLeftIcon } from './desk-icons';
 import type { ReactNode } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
 import { Icon } from './Icon';
+import { useShort } from './Split';
 import { Heading, Text } from './Text';
 import { space, TARGET } from './tokens';
 
@@ -38,6 +39,7 @@ export function ScreenHead({ title, subtitle, onBack, aside }: HeadProps) {
 
 /** A scrolling screen with its title. */
 export function Screen({ children, foot, maxWidth = 720, ...head }: Props) {
+  const short = useShort();
   return (
     <View style={{ flex: 1 }}>
       <ScrollView
@@ -46,8 +48,9 @@ export function Screen({ children, foot, maxWidth = 720, ...head }: Props) {
       >
         <ScreenHead {...head} />
         {children}
+        {short ? foot : null}
       </ScrollView>
-      {foot}
+      {short ? null : foot}
     </View>
   );
 }

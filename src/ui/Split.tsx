@@ -5,6 +5,11 @@ import { colour, space, WIDE_FROM } from './tokens';
 /** Whether two things stand side by side. */
 export const useWide = (): boolean => useWindowDimensions().width >= WIDE_FROM;
 
+/** Below this a foot that stays in sight would leave too little of what it belongs to (a page enlarged four times). */
+const SHORT_BELOW = 480;
+/** Whether what else stands at the foot goes with the content instead. */
+export const useShort = (): boolean => useWindowDimensions().height < SHORT_BELOW;
+
 interface SplitProps {
   children: ReactNode;
   /** What is said of the thing in hand, on the sheet at the right. */

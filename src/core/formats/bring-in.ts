@@ -96,6 +96,9 @@ function saying(value: unknown): unknown {
 }
 const said = (document: unknown): string => JSON.stringify(saying(document));
 
+/** Whether two documents say the same, however often and when they were changed. */
+export const saysTheSame = (a: object, b: object): boolean => said(a) === said(b);
+
 const NEITHER = { neither: true };
 
 /**

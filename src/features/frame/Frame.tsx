@@ -3,19 +3,23 @@ import type { ReactNode } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { Icon } from '@/ui/Icon';
 import { Heading, Text } from '@/ui/Text';
-import { useWide } from '@/ui/Split';
+import { useShort, useWide } from '@/ui/Split';
 import { colour, space, TARGET } from '@/ui/tokens';
 import { Boundary } from './Boundary';
 import { EditionBar } from './EditionBar';
 import { FOOT_PLACES, RAIL_PLACES, type Place } from './places';
 import { SavingBar } from './SavingBar';
 import { UndoBar } from './UndoBar';
+import { focusHeading } from '@/ui/heading';
+import { useArrival } from './useArrival';
 
 /** Phone: the places at the foot. Wide: a rail at the left. */
 export function Frame({ children }: { children: ReactNode }) {
   const wide = useWide();
+  useArrival();
   return (
     <View style={[styles.frame, wide && { flexDirection: 'row' }]}>
+      <SkipLink />
       {wide ? <Rail /> : null}
       <View role="main" style={styles.main}>
         <SavingBar />
@@ -27,6 +31,22 @@ export function Frame({ children }: { children: ReactNode }) {
       </View>
       {wide ? null : <Foot />}
     </View>
+  );
+}
+
+/** For keys and readers: past the places, to what the screen is about. In sight only while it has the focus. */
+function SkipLink() {
+  return (
+    <Pressable
+      accessibilityRole="link"
+      onPress={focusHeading}
+      style={(state) => [
+        styles.skip,
+        (state as { focused?: boolean }).focused ? { left: space.s } : null,
+      ]}
+    >
+      <Text strong>To the content</Text>
+    </Pressable>
   );
 }
 
@@ -54,13 +74,19 @@ function Foot() {
 }
 
 function PlaceLink({ place, rail }: { place: Place; rail: boolean }) {
+  // Where there is little height, the sign alone.
+  const short = useShort() && !rail;
   const here = place.owns(usePathname());
   return (
     <Link href={place.href} asChild>
       <Pressable
         accessibilityRole="link"
+        aria-label={place.name}
         aria-current={here ? 'page' : undefined}
-        style={rail ? styles.railPlace : styles.footPlace}
+        // The link hands its style on as one object.
+        style={StyleSheet.flatten(
+          rail ? styles.railPlace : [styles.footPlace, short && { minHeight: TARGET }],
+        )}
       >
         <View
           style={[
@@ -69,9 +95,11 @@ function PlaceLink({ place, rail }: { place: Place; rail: boolean }) {
           ]}
         />
         <Icon path={place.icon} tint={here ? colour.ink : colour.ink2} />
-        <Text size="small" strong={here} tone={here ? 'ink' : 'ink2'}>
-          {place.name}
-        </Text>
+        {short ? null : (
+          <Text size="small" strong={here} tone={here ? 'ink' : 'ink2'}>
+            {place.name}
+          </Text>
+        )}
       </Pressable>
     </Link>
   );
@@ -80,6 +108,18 @@ function PlaceLink({ place, rail }: { place: Place; rail: boolean }) {
 const styles = StyleSheet.create({
   frame: { flex: 1, backgroundColor: colour.wall },
   main: { flex: 1, minWidth: 0 },
+  skip: {
+    position: 'absolute',
+    top: space.s,
+    left: -1000,
+    zIndex: 1,
+    minHeight: TARGET,
+    justifyContent: 'center',
+    paddingHorizontal: space.l,
+    backgroundColor: colour.sheet,
+    borderWidth: 2,
+    borderColor: colour.ink,
+  },
   rail: {
     width: 104,
     backgroundColor: colour.sheet,

@@ -55,7 +55,7 @@ export function SavingBar() {
           tone="refusal"
           action={<Action title="Put away" onPress={() => dispatch(changeDeclined(null))} />}
         >
-          {`Not done, since it could not be kept. ${sentence(declined)}`}
+          {declined}
         </Notice>
       ) : null}
       {later ? (

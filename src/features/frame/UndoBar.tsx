@@ -3,6 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { undone } from '@/store/actions';
 import { Action } from '@/ui/Action';
+import { Says } from '@/ui/Says';
 import { Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
 
@@ -19,14 +20,18 @@ export function UndoBar() {
     const timer = setTimeout(() => setOver({ last, depth }), SHOWN_MS);
     return () => clearTimeout(timer);
   }, [last, depth]);
-  if (!last || (over?.last === last && over.depth === depth)) return null;
+  const shown = last && !(over?.last === last && over.depth === depth);
   return (
-    <View style={styles.bar} accessibilityLiveRegion="polite">
-      <Text size="small" style={{ flex: 1 }} numberOfLines={2}>
-        {last.what}.
-      </Text>
-      <Action title="Undo" kind="quiet" onPress={() => dispatch(undone())} />
-    </View>
+    <Says>
+      {shown ? (
+        <View style={styles.bar}>
+          <Text size="small" style={{ flex: 1 }} numberOfLines={2}>
+            {last.what}.
+          </Text>
+          <Action title="Undo" kind="quiet" onPress={() => dispatch(undone())} />
+        </View>
+      ) : null}
+    </Says>
   );
 }
 

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import { readExchange, type Exchange } from '@/store/exchange';
+import { readLastFile, type LastFile } from '@/store/exchange';
 import { useNow, useStoreSelector } from '@/store/hooks';
 import { browserRoom } from '@/store/keep/browser';
 import type { Room } from '@/store/keep/failure';
@@ -10,23 +10,23 @@ import type { Store } from '@/store/store';
 import { Notice } from '@/ui/Notice';
 import { Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
-import { changedSince, exportWords, roomWords } from './store-state';
+import { entriesSince, exportWords, roomWords } from './store-state';
 
 interface Known {
-  exchange: Exchange | null;
+  last: LastFile | null;
   persistent: boolean | null;
   room: Room | null;
 }
 
 async function known(): Promise<Known> {
-  const [exchange, room, persistent] = await Promise.all([
-    readExchange(browserStorage()),
+  const [last, room, persistent] = await Promise.all([
+    readLastFile(browserStorage()),
     browserRoom().catch(() => null),
     'storage' in navigator && 'persisted' in navigator.storage
       ? navigator.storage.persisted().catch(() => null)
       : null,
   ]);
-  return { exchange, room, persistent };
+  return { last, room, persistent };
 }
 
 /** How safe what is kept here is: the browser's store, and the last file. @param asked another number asks anew */
@@ -47,8 +47,8 @@ export function StoreState({ asked }: { asked: number }) {
   }, [asked, phase]);
   if (!found) return null;
   const { words, overdue } = exportWords(
-    found.exchange,
-    changedSince(store.getState(), found.exchange),
+    found.last,
+    entriesSince(store.getState(), found.last),
     now,
   );
   return (

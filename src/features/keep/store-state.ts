@@ -1,46 +1,39 @@
 import { recordOf } from '@/store/bring-in';
-import type { Exchange } from '@/store/exchange';
+import { entriesOf, type LastFile } from '@/store/exchange';
 import type { Room } from '@/store/keep/failure';
 import type { State } from '@/store/store';
 
 const DAY_MS = 86_400_000;
-/** After so many days, and so many changed documents, an export is overdue: what a painter would hate to do again. */
-const OVERDUE = { days: 30, documents: 5 };
+/** After so many days, and so many entries, a file is overdue: what a painter would hate to do again. */
+const OVERDUE = { days: 30, entries: 10 };
+/** Where there was never a file, the days cannot be told; then so many entries. */
+const OVERDUE_FIRST = 40;
 
-/** Paintings, sessions and the like that are new or changed since the last file. */
-export function changedSince(state: State, exchange: Exchange | null): number {
-  const now = recordOf(state);
-  return (['painting', 'session', 'plan'] as const).reduce(
-    (sum, kind) =>
-      sum +
-      Object.entries(now[kind]).filter(
-        ([id, document]) => exchange?.record[kind][id]?.revision !== document.revision,
-      ).length,
-    0,
-  );
-}
+/** What was entered or changed since the last file. */
+export const entriesSince = (state: State, last: LastFile | null): number =>
+  Math.max(0, entriesOf(recordOf(state)) - (last?.entries ?? 0));
 
-const counted = (n: number, one: string): string => `${n} ${n === 1 ? one : `${one}s`}`;
+const entries = (n: number): string => `${n} ${n === 1 ? 'entry' : 'entries'}`;
 
-/** When the last file was written or read, and what has changed since. */
+/** When the last file was written or read, and what was entered since. */
 export function exportWords(
-  exchange: Exchange | null,
-  changed: number,
+  last: LastFile | null,
+  since: number,
   nowMs: number,
 ): { words: string; overdue: boolean } {
-  if (!exchange)
+  if (!last)
     return {
       words:
-        changed === 0
+        since === 0
           ? 'No file was written yet.'
-          : `No file was written yet; ${counted(changed, 'document')} would be lost with this browser.`,
-      overdue: changed >= OVERDUE.documents,
+          : `No file was written yet; ${entries(since)} would be lost with this browser.`,
+      overdue: since >= OVERDUE_FIRST,
     };
-  const days = Math.max(0, Math.floor((nowMs - Date.parse(exchange.at)) / DAY_MS));
+  const days = Math.max(0, Math.floor((nowMs - Date.parse(last.at)) / DAY_MS));
   const when = days === 0 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`;
   return {
-    words: `The last file was written or read ${when}; ${changed === 0 ? 'nothing has' : counted(changed, 'document')} changed since.`,
-    overdue: days >= OVERDUE.days && changed >= OVERDUE.documents,
+    words: `The last file was written or read ${when}; ${since === 0 ? 'nothing' : entries(since)} since.`,
+    overdue: days >= OVERDUE.days && since >= OVERDUE.entries,
   };
 }
 

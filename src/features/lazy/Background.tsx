@@ -5,6 +5,7 @@ import { keepOffline } from '@/features/frame/offline';
 import {
   askToPersist,
   keepLogger,
+  keepOneSession,
   keepPlanned,
   learnFromTests,
   sweepPhotos,
@@ -30,6 +31,7 @@ export function Background() {
         if ('storage' in navigator && 'persist' in navigator.storage)
           await navigator.storage.persist();
       }),
+      keepOneSession(store),
       learnFromTests(store, solveLearning),
       keepPlanned(store, solvePlan, storage),
       keepLogger(store, { listen: listenToLogger, history: loggerHistory }),

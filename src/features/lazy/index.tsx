@@ -118,6 +118,10 @@ export const WorthATouch = onDemand(
   async () => (await import('@/features/today/WorthATouch')).WorthATouch,
   'What is worth a touch',
 );
+export const ExportReminder = onDemand(
+  async () => (await import('@/features/keep/ExportReminder')).ExportReminder,
+  'The reminder of a file',
+);
 export const LearnedScreen = onDemand(
   async () => (await import('@/features/learn/LearnedScreen')).LearnedScreen,
 );

@@ -1,5 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { Action } from '@/ui/Action';
+import { Says } from '@/ui/Says';
 import { Heading, Text } from '@/ui/Text';
 import { DiamondKey } from '@/ui/time/WindowBar';
 import { clock, shortTime } from '@/ui/time/words';
@@ -159,11 +160,13 @@ function LastSafe({
           onPress={() => replan.today(works)}
         />
       ) : null}
-      {replan.refusal ? (
-        <Text size="small" tone="brick" strong accessibilityLiveRegion="polite">
-          {replan.refusal}
-        </Text>
-      ) : null}
+      <Says>
+        {replan.refusal ? (
+          <Text size="small" tone="brick" strong>
+            {replan.refusal}
+          </Text>
+        ) : null}
+      </Says>
     </View>
   );
 }

@@ -13,7 +13,7 @@ import { Sheet } from '@/ui/Sheet';
 import { StepButton } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { WeeksBand } from '@/ui/time/WeeksBand';
-import { useWide } from '@/ui/Split';
+import { useShort, useWide } from '@/ui/Split';
 import { colour, radius, space } from '@/ui/tokens';
 import { useSteady } from '@/ui/useSteady';
 import { PaintingLanes, type Chosen } from './PaintingLanes';
@@ -43,6 +43,7 @@ const first = (paintings: PaintingPlanView[]): PaintingPlanView | null =>
 /** Weeks of film: what lies, what is to come, and whether the dates will hold. */
 export function PlanScreen() {
   const wide = useWide();
+  const short = useShort();
   useWatchPlan();
   const [span, setSpan] = useState(1);
   const view = usePlanView(SPANS[span]!, wide ? 6 : 3);
@@ -64,6 +65,17 @@ export function PlanScreen() {
   const painting =
     view?.paintings.find((p) => p.painting.id === chosen?.paintingId) ??
     (view ? first(view.paintings) : null);
+  const foot =
+    view && painting && !wide ? (
+      <PlanFoot
+        view={view}
+        painting={painting}
+        chosen={chosen}
+        replan={replan}
+        onFigures={() => setFigures(true)}
+        onOpenStep={setHeld}
+      />
+    ) : null;
   const holding = view && held !== null ? worksOf(view, held) : [];
   return (
     <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
@@ -98,6 +110,7 @@ export function PlanScreen() {
             replan={replan}
           />
         ) : null}
+        {short ? foot : null}
       </ScrollView>
       {view && painting && wide ? (
         <ScrollView
@@ -115,16 +128,7 @@ export function PlanScreen() {
           />
         </ScrollView>
       ) : null}
-      {view && painting && !wide ? (
-        <PlanFoot
-          view={view}
-          painting={painting}
-          chosen={chosen}
-          replan={replan}
-          onFigures={() => setFigures(true)}
-          onOpenStep={setHeld}
-        />
-      ) : null}
+      {short ? null : foot}
       {view && painting && figures ? (
         <Sheet name="Figures" onClose={() => setFigures(false)}>
           <PlanPanel

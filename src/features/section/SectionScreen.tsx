@@ -146,6 +146,7 @@ function Tab({
   return (
     <Pressable
       accessibilityRole="tab"
+      tabIndex={here ? 0 : -1}
       aria-selected={here}
       onPress={onPress}
       style={[styles.tab, here && styles.tabHere]}

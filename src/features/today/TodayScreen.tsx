@@ -1,7 +1,13 @@
 import { useState } from 'react';
 import { ScrollView, SectionList, StyleSheet, View } from 'react-native';
 import { clusterRows, type TodayCluster, type TodayGroup, type TodayRow } from '@/core/today';
-import { DaylightBand, HoursAtHand, useReadable, WorthATouch } from '@/features/lazy';
+import {
+  DaylightBand,
+  ExportReminder,
+  HoursAtHand,
+  useReadable,
+  WorthATouch,
+} from '@/features/lazy';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
@@ -11,7 +17,7 @@ import { Heading, Text } from '@/ui/Text';
 import { DiamondKey } from '@/ui/time/WindowBar';
 import { useNow } from '@/store/hooks';
 import { longDay } from '@/ui/time/words';
-import { useWide } from '@/ui/Split';
+import { useShort, useWide } from '@/ui/Split';
 import { colour, space } from '@/ui/tokens';
 import { DaysHeader, TodayRowView } from './TodayRowView';
 import { useAllJudged, useToday } from './useToday';
@@ -47,6 +53,8 @@ function Today() {
   useReadable();
   const [width, setWidth] = useState(0);
   const wide = useWide();
+  const short = useShort();
+  const hours = <HoursAtHand rows={view.rows} />;
   if (view.empty) {
     return (
       <ScrollView contentContainerStyle={[styles.content, styles.empty]}>
@@ -110,11 +118,12 @@ function Today() {
           ListFooterComponent={
             <View style={[styles.content, wide && styles.wide]}>
               <WorthATouch rows={view.rows} nowMs={view.nowMs} />
+              <ExportReminder />
             </View>
           }
         />
       </SharedTextures>
-      <HoursAtHand rows={view.rows} />
+      {short ? null : hours}
     </View>
   );
 }

@@ -35,6 +35,7 @@ export function FingerSlabs({
           key={finding}
           finding={finding}
           chosen={finding === value}
+          stop={finding === (value ?? FINDINGS[0])}
           paint={paint}
           onPress={() => onChange(finding)}
         />
@@ -46,11 +47,13 @@ export function FingerSlabs({
 function Slab({
   finding,
   chosen,
+  stop,
   paint,
   onPress,
 }: {
   finding: Finding;
   chosen: boolean;
+  stop: boolean;
   paint: string;
   onPress: () => void;
 }) {
@@ -58,6 +61,7 @@ function Slab({
   return (
     <Pressable
       accessibilityRole="radio"
+      tabIndex={stop ? 0 : -1}
       aria-checked={chosen}
       aria-label={`${finding}: ${words}`}
       onPress={onPress}

@@ -76,6 +76,7 @@ const nameOf = ({ passage, spotName }: Touchable): string =>
 function Passages({ view, chosen, wide }: { view: TouchView; chosen: Touchable; wide: boolean }) {
   const [all, setAll] = useState(false);
   const shown = all || wide ? view.list : view.list.slice(0, 6);
+  const stop = shown.some((t) => t.key === chosen.key) ? chosen.key : shown[0]?.key;
   const tabs = (
     <View
       role="tablist"
@@ -86,6 +87,7 @@ function Passages({ view, chosen, wide }: { view: TouchView; chosen: Touchable; 
         <Pressable
           key={t.key}
           accessibilityRole="tab"
+          tabIndex={t.key === stop ? 0 : -1}
           aria-selected={t.key === chosen.key}
           aria-label={`${nameOf(t)}, ${t.painting.title}${t.worth > 0 ? ', worth a touch' : ''}`}
           onPress={() => view.choose(t.key)}

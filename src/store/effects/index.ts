@@ -3,3 +3,4 @@ export { keepPlanned } from './plan';
 export { learnFromTests } from './learn';
 export { askToPersist } from './persist';
 export { sweepPhotos } from './sweep-photos';
+export { keepOneSession } from './one-session';
