@@ -180,10 +180,15 @@ const CASES: Case<object>[] = [
   }),
   of({
     name: 'correction of a session',
-    schema: () => correctionSchema,
+    schema: () => correctionSchema(Date.parse('2031-03-05T10:00')),
     documents: fc
-      .record({ note: aName, goal: aName, at: aMoment })
-      .map(({ note, goal, at: startedAt }) => ({
+      .record({ note: aName, goal: aName, hours: fc.nat({ max: 7 }) })
+      .map(
+        ({ note, goal, hours }) =>
+          [note, goal, Date.parse('2031-03-04T08:00') + hours * 3.6e6] as const,
+      )
+      .map(([note, goal, ms]) => ({ note, goal, startedAt: new Date(ms + 123).toISOString() }))
+      .map(({ note, goal, startedAt }) => ({
         startedAt,
         endedAt: new Date(Date.parse(startedAt) + 5_400_123).toISOString(),
         goal,

@@ -77,6 +77,8 @@ interface Keyed {
 const isKeyed = (value: unknown): value is Keyed =>
   typeof value === 'object' && value !== null && typeof (value as Keyed).id === 'string';
 
+const isEmpty = (value: unknown): boolean => Array.isArray(value) && value.length === 0;
+
 /** What a document says, in one order: lists of entries by their ids, fields by their names. */
 function saying(value: unknown): unknown {
   if (Array.isArray(value)) {
@@ -89,7 +91,8 @@ function saying(value: unknown): unknown {
   if (typeof value !== 'object' || value === null) return value;
   return Object.fromEntries(
     Object.entries(value)
-      .filter(([key, v]) => !BOOKKEEPING.has(key) && v !== undefined)
+      // A list that was emptied again says no more than one that never was.
+      .filter(([key, v]) => !BOOKKEEPING.has(key) && v !== undefined && !isEmpty(v))
       .sort(([a], [b]) => (a < b ? -1 : 1))
       .map(([key, v]) => [key, saying(v)]),
   );

@@ -2,7 +2,8 @@ import { CoreError } from '../errors';
 import { constantAir, REFERENCE_CLIMATE } from '../drying';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { layCoat } from '../painting/events';
-import { newPainting } from '../tests/paintings';
+import { assessPainting, topLaid } from '../painting';
+import { newPainting, NOW, NOW_MS, optionsAt } from '../tests/paintings';
 import { FLESH, part, recipe } from '../tests/recipes';
 import {
   addPhoto,
@@ -189,4 +190,24 @@ test("the painter's own pace bends the usual one as sessions come in", () => {
   expect(own).toBeCloseTo(Math.exp((2 * Math.log(usual) + 6 * Math.log(cm2 / 600)) / 8), 6);
   expect(paceOf([session(4)], paintings)[coat.role]).toBe(usual);
   expect(minutesByPainting(slow, 0)[painting.id]).toBe(3600);
+});
+
+test('a clock that is set back makes no negative hours, in a session or in what dries', () => {
+  const begun = beginSession({ works: [work('Sky')], boxMinutes: 60, goal: '' }, making(0));
+  const paused = resume(pause(begun, making(10)), making(40));
+  for (const minutes of [-600, -1, 0, 20]) {
+    const nowMs = START + minutes * 60_000;
+    expect(sessionMinutes(paused, nowMs)).toBeGreaterThanOrEqual(0);
+    expect(workedMinutes(paused.works[0]!, nowMs)).toBeGreaterThanOrEqual(0);
+    expect(sessionSchema.safeParse(endSession(paused, making(minutes))).success).toBe(true);
+  }
+  const painting = newPainting();
+  const coat = painting.coats[0]!;
+  const lay = { coatId: coat.id, passageIds: coat.passageIds, at: NOW, spot: null, intoWet: false };
+  const laid = layCoat(painting, lay, { now: NOW, newId: () => 'e' });
+  // What was laid "tomorrow" by the clock as it is now, is fresh.
+  const tops = assessPainting(laid, optionsAt(NOW_MS - 86_400_000)).passages.map((p) =>
+    topLaid(p.base),
+  );
+  expect(tops.map((top) => top?.state)).toContain('open');
 });

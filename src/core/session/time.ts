@@ -15,10 +15,13 @@ const minutesOf = (stretches: Stretch[], nowMs: number): number =>
 export const workedMinutes = (work: Work, nowMs: number): number =>
   minutesOf(work.stretches, nowMs);
 
-/** From beginning to end without the interruptions. */
+/** From beginning to end without the interruptions; none where the clock was set back past the beginning. */
 export const sessionMinutes = (session: Session, nowMs: number): number =>
-  minutesOf([{ from: session.startedAt, to: session.endedAt }], nowMs) -
-  minutesOf(session.pauses, nowMs);
+  Math.max(
+    0,
+    minutesOf([{ from: session.startedAt, to: session.endedAt }], nowMs) -
+      minutesOf(session.pauses, nowMs),
+  );
 
 /** Minutes of interruptions, up to now where one lasts. */
 export const pausedMinutes = (session: Session, nowMs: number): number =>

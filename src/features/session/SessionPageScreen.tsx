@@ -125,10 +125,11 @@ function Works({ session, nowMs }: { session: Session; nowMs: number }) {
 function Edit({ session }: { session: Session }) {
   const dispatch = useStoreDispatch();
   const { startedAt, endedAt, goal, reached, note } = session;
+  const nowMs = useNow();
   const form = useLiveForm(
     {
       key: `session:${session.id}`,
-      schema: correctionSchema,
+      schema: useMemo(() => correctionSchema(nowMs), [nowMs]),
       document: useMemo(
         () => ({ startedAt, endedAt, goal, reached, note }),
         [startedAt, endedAt, goal, reached, note],

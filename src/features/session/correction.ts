@@ -1,9 +1,22 @@
+import { FUTURE_SLACK_MS } from '@/core/painting/making';
 import { sessionSchema } from '@/core/session/schema';
 
+const DAY_MS = 86_400_000;
+
 /** What may be corrected of a session later: goal, what was reached, note and the end. */
-export const correctionSchema = sessionSchema
-  .pick({ startedAt: true, endedAt: true, goal: true, reached: true, note: true })
-  .refine((s) => s.endedAt === null || Date.parse(s.endedAt) >= Date.parse(s.startedAt), {
-    path: ['endedAt'],
-    error: 'It would end before it begins. Give a later end.',
-  });
+export const correctionSchema = (nowMs: number) =>
+  sessionSchema
+    .pick({ startedAt: true, endedAt: true, goal: true, reached: true, note: true })
+    .superRefine(({ startedAt, endedAt }, context) => {
+      if (endedAt === null) return;
+      const [from, to] = [Date.parse(startedAt), Date.parse(endedAt)];
+      const wrong =
+        to < from
+          ? 'It would end before it begins. Give a later end.'
+          : to > nowMs + FUTURE_SLACK_MS
+            ? 'That is still to come. Look at the day and the year; it can end now or earlier.'
+            : to - from > DAY_MS
+              ? 'It would last longer than a day. Look at the day and the year; what went on later is a session of its own.'
+              : null;
+      if (wrong) context.addIssue({ code: 'custom', path: ['endedAt'], message: wrong });
+    });

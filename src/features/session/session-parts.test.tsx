@@ -3,7 +3,8 @@ import { factorName } from '@/features/learn/useLearned';
 import { newPainting } from '@/core/tests/paintings';
 import { own, recipe } from '@/core/tests/recipes';
 import { layCoat } from '@/core/painting/events';
-import { making, NOW } from '@/core/tests/paintings';
+import { isoDaysAgo, making, NOW, NOW_MS } from '@/core/tests/paintings';
+import { correctionSchema } from './correction';
 import { TimeBoxBar } from './TimeBoxBar';
 import { timer } from './useSession';
 
@@ -56,4 +57,26 @@ test('factors are called as the painter calls them', () => {
   expect(name('medium:stand-oil')).toBe('stand oil');
   expect(name('medium:none')).toBe('neat paint');
   expect(name('paint:raw-umber|linseed#before')).toMatch(/before it was forgotten/);
+});
+
+test('an end that cannot be meant is asked about, in words, and nothing is kept', () => {
+  const ends = (endedAt: string | null) =>
+    correctionSchema(NOW_MS).safeParse({
+      startedAt: isoDaysAgo(0.25),
+      endedAt,
+      goal: '',
+      reached: null,
+      note: '',
+    }).error?.issues[0]?.message ?? null;
+  expect([ends(null), ends(isoDaysAgo(0.1))]).toEqual([null, null]);
+  expect(ends(isoDaysAgo(0.3))).toMatch(/before it begins/);
+  expect(ends('2098-02-17T10:00:00.000Z')).toMatch(/still to come\. Look at the day and the year/);
+  const long = correctionSchema(NOW_MS).safeParse({
+    startedAt: isoDaysAgo(5),
+    endedAt: isoDaysAgo(3),
+    goal: '',
+    reached: null,
+    note: '',
+  });
+  expect(long.error?.issues[0]?.message).toMatch(/longer than a day/);
 });
