@@ -2,9 +2,11 @@ import {
   corruptedDocuments,
   failingStore,
   interleavedTabs,
+  mutatedCalendars,
   mutatedFiles,
   type Outcome,
 } from './campaign';
+import { CALENDAR, readCalendar } from './campaign-calendars';
 
 /** The short form of npm run campaign; another seed is another campaign. */
 const SEED = 7;
@@ -17,6 +19,13 @@ test('mutated files of each kind are read, or refused in words', async () => {
   // The attack bites: some are refused, and most tables are read around what is torn.
   expect(outcomes[0]!.refused).toBeGreaterThan(10);
   expect(outcomes[1]!.refused).toBeGreaterThan(10);
+});
+
+test('mutated calendars are read, or refused in words', async () => {
+  expect(readCalendar(CALENDAR)).toBe('taken');
+  const outcome = await mutatedCalendars(SEED, 60, (text) => Promise.resolve(readCalendar(text)));
+  expect(outcome.broken).toEqual([]);
+  expect(outcome.refused).toBeGreaterThan(5);
 });
 
 test('a corrupted document stops no other and keeps its bytes', async () => {

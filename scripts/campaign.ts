@@ -3,7 +3,9 @@
  * random order, stores that fail. Run: npm run campaign [-- SEED]. A short form of each is in npm test
  * (campaign.test.ts); the figures are in docs/reliability.md.
  */
+import { isMainThread } from 'node:worker_threads';
 import fc from 'fast-check';
+import { CALENDAR, calendarThread, type readCalendar } from './campaign-calendars';
 import { demoStudio } from '../demo/studio';
 import { starterCabinet } from '../src/core/cabinet';
 import { CoreError } from '../src/core/errors';
@@ -147,6 +149,22 @@ export async function mutatedFiles(seed: number, each: number): Promise<Outcome[
       ),
     );
   return out;
+}
+
+/** Mutated calendars. @param read reads one; in a thread of its own where it can be ended */
+export async function mutatedCalendars(
+  seed: number,
+  each: number,
+  read: (text: string) => Promise<ReturnType<typeof readCalendar> | 'ended'>,
+): Promise<Outcome> {
+  const tries = fc
+    .sample(mutations(Buffer.from(CALENDAR)), { numRuns: each, seed })
+    .map((bytes): Try => async () => {
+      const came = await read(Buffer.from(bytes).toString('utf8'));
+      if (typeof came === 'object') throw new Error(came.broken);
+      return came === 'taken' ? 'taken' : 'refused';
+    });
+  return attack('mutated calendar', tries);
 }
 
 interface Tab {
@@ -338,8 +356,10 @@ export async function failingStore(seed: number, runs: number): Promise<Outcome>
 
 async function main(seed: number): Promise<void> {
   const began = performance.now();
+  const calendars = calendarThread(process.argv[1]!);
   const all = [
     ...(await mutatedFiles(seed, 10_000)),
+    await mutatedCalendars(seed, 10_000, calendars.read),
     ...(await corruptedDocuments(seed, 300)),
     await interleavedTabs(seed, 1000),
     await failingStore(seed, 300),
@@ -353,4 +373,5 @@ async function main(seed: number): Promise<void> {
 }
 
 const FIRST_SEED = 20261128;
-if (process.argv[1]?.endsWith('campaign.cjs')) void main(Number(process.argv[2] ?? FIRST_SEED));
+if (isMainThread && process.argv[1]?.endsWith('campaign.cjs'))
+  void main(Number(process.argv[2] ?? FIRST_SEED));

@@ -61,7 +61,7 @@ test('from a tube of one’s own to a mended coat, a batch and a shopping list',
       .workers()
       .map((w) => w.url())
       .join(),
-  ).toMatch(/solve\.worker/);
+  ).toMatch(/\/solve-/);
   await cure.click();
   await expect(
     page.getByRole('heading', { name: /is leaner than|has less oil added/ }),

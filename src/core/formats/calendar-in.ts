@@ -39,6 +39,19 @@ function occurrences(event: ICAL.Event, fromMs: number, toMs: number): Busy[] {
   return out;
 }
 
+/** Entries of one calendar that take time, between two moments. */
+function busyIn(calendar: ICAL.Component, fromMs: number, toMs: number): Busy[] {
+  for (const zone of calendar.getAllSubcomponents('vtimezone')) ICAL.TimezoneService.register(zone);
+  const events = calendar.getAllSubcomponents('vevent').map((c) => new ICAL.Event(c));
+  const masters = events.filter((e) => !e.isRecurrenceException());
+  // An occurrence that was moved belongs to the entry it was moved from.
+  for (const exception of events.filter((e) => e.isRecurrenceException()))
+    masters.find((m) => m.uid === exception.uid)?.relateException(exception);
+  return masters
+    .filter((e) => !isFree(e.component) && e.startDate)
+    .flatMap((e) => occurrences(e, fromMs, toMs));
+}
+
 /**
  * Busy times of an iCalendar file between two moments: entries that take time, each time they recur, in their own time
  * zones; what they are called is not read. Throws a RangeError that says what is wrong with the file.
@@ -56,20 +69,16 @@ export function busyOf(text: string, fromMs: number, toMs: number): Busy[] {
   }
   if (!calendars.some((c) => c.name === 'vcalendar'))
     throw new RangeError('This is not a calendar file (.ics): it has no VCALENDAR.');
-  return calendars
-    .flatMap((calendar) => {
-      for (const zone of calendar.getAllSubcomponents('vtimezone'))
-        ICAL.TimezoneService.register(zone);
-      const events = calendar.getAllSubcomponents('vevent').map((c) => new ICAL.Event(c));
-      const masters = events.filter((e) => !e.isRecurrenceException());
-      // An occurrence that was moved belongs to the entry it was moved from.
-      for (const exception of events.filter((e) => e.isRecurrenceException()))
-        masters.find((m) => m.uid === exception.uid)?.relateException(exception);
-      return masters
-        .filter((e) => e.isRecurring() || !isFree(e.component))
-        .filter((e) => !isFree(e.component) && e.startDate)
-        .flatMap((e) => occurrences(e, fromMs, toMs));
-    })
+  let busy: Busy[];
+  try {
+    busy = calendars.flatMap((calendar) => busyIn(calendar, fromMs, toMs));
+  } catch {
+    // The reader says it in terms of its own, and only when it comes to the date or rule in question.
+    throw new RangeError(
+      'A date or a rule in this calendar is damaged. Export it again from where it comes from, or take the entry with the strange date out there.',
+    );
+  }
+  return busy
     .filter((b) => b.toMs > fromMs && b.fromMs < toMs && b.toMs > b.fromMs)
     .sort((a, b) => a.fromMs - b.fromMs);
 }

@@ -19,12 +19,12 @@ import { usePainting, useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { DateField } from '@/ui/DateField';
-import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { space } from '@/ui/tokens';
 import { MILESTONE_WORDS } from './PaintingLanes';
+import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { useWatchPlan } from './useWatchPlan';
 
 const STAGE_WORDS = {
@@ -49,12 +49,7 @@ export function DatesScreen({ id }: { id: string }) {
   const router = useRouter();
   useWatchPlan();
   const painting = usePainting(id);
-  if (!painting)
-    return (
-      <Screen title="Date and waits" onBack={() => router.navigate('/plan')}>
-        <Notice>This painting is not here. It may have been taken down in another tab.</Notice>
-      </Screen>
-    );
+  if (!painting) return <NotHereScreen what="That painting" />;
   return (
     <Screen
       title={painting.title}

@@ -27,6 +27,15 @@ import { correctionSchema } from './correction';
 import { PhotoPart } from './PhotoPart';
 import { timer } from './useSession';
 
+function subtitleOf(session: Session, nowMs: number): string {
+  const { startedAt, endedAt, pauses } = session;
+  const when = `${clock(Date.parse(startedAt))}${endedAt ? ` to ${clock(Date.parse(endedAt))}` : ', running'}`;
+  const times = pauses.length === 1 ? 'once' : `${pauses.length} times`;
+  const broken =
+    pauses.length === 0 ? '' : `, interrupted ${times} for ${timer(pausedMinutes(session, nowMs))}`;
+  return `${when}; ${timer(sessionMinutes(session, nowMs))} h at work${broken}`;
+}
+
 /** One session of the log, to be read and corrected. */
 export function SessionPageScreen({ id }: { id: string }) {
   const router = useRouter();
@@ -34,12 +43,11 @@ export function SessionPageScreen({ id }: { id: string }) {
   const session = useStoreSelector((s) => s.sessions.entities[id]);
   const nowMs = useNow();
   if (!session) return <NotHereScreen what="That session" />;
-  const started = Date.parse(session.startedAt);
   const mixes = session.palette;
   return (
     <Screen
-      title={longDay(started)}
-      subtitle={`${clock(started)}${session.endedAt ? ` to ${clock(Date.parse(session.endedAt))}` : ', running'}; ${timer(sessionMinutes(session, nowMs))} h at work, interrupted ${session.pauses.length === 1 ? 'once' : `${session.pauses.length} times`} for ${timer(pausedMinutes(session, nowMs))}`}
+      title={longDay(Date.parse(session.startedAt))}
+      subtitle={subtitleOf(session, nowMs)}
       onBack={() => router.navigate('/log')}
     >
       <View style={{ gap: space.xl }}>
