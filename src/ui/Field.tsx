@@ -1,6 +1,6 @@
 import { View, type KeyboardTypeOptions } from 'react-native';
 import Input from '@rneui/themed/dist/Input';
-import { Says } from './Says';
+import { Problem } from './Says';
 import { Text } from './Text';
 import { space } from './tokens';
 
@@ -53,13 +53,7 @@ export function Field({
         // Said below, in a place that stands before there is anything to say.
         renderErrorMessage={false}
       />
-      <Says>
-        {error ? (
-          <Text size="small" strong tone="brick">
-            {error}
-          </Text>
-        ) : null}
-      </Says>
+      <Problem says={error} />
     </View>
   );
 }

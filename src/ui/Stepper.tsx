@@ -2,7 +2,7 @@ import { minusIcon, plusIcon } from './desk-icons';
 import { parseNumber } from '@/core/formats/number-text';
 import { Pressable, StyleSheet, TextInput, View } from 'react-native';
 import { Icon } from './Icon';
-import { Says } from './Says';
+import { Problem } from './Says';
 import { Text } from './Text';
 import { colour, font, radius, space, TARGET, type } from './tokens';
 
@@ -74,13 +74,7 @@ export function Stepper({
         {unit ? <Text tone="ink2">{unit}</Text> : null}
         <StepButton path={plusIcon} name={`More: ${label}`} onPress={() => by(1)} />
       </View>
-      <Says>
-        {error ? (
-          <Text size="small" strong tone="brick">
-            {error}
-          </Text>
-        ) : null}
-      </Says>
+      <Problem says={error} />
     </View>
   );
 }

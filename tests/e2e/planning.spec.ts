@@ -294,6 +294,9 @@ test('a week is looked back on', async ({ page, viewport }) => {
   await planned(page, '2026-02-17T09:00:00Z');
   await side(page, 'Weeks');
   await expect(page.getByText(/Said 9 in 10: held \d+ of \d+\./)).toBeVisible();
+  // The limit is told while it is typed; nothing is cut off.
+  await page.getByLabel('Goal of the week').fill('x'.repeat(301));
+  await expect(page.getByText('At most 300 letters.')).toBeVisible();
   await page.getByLabel('Goal of the week').fill('Tone the loft before Friday');
   await page.getByLabel('Goal of the week').blur();
   await expect(page.getByText(/\d+ of \d+ coats laid/)).toBeVisible();

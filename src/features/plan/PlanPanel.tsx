@@ -1,6 +1,6 @@
 import { StyleSheet, View } from 'react-native';
 import { Action } from '@/ui/Action';
-import { Says } from '@/ui/Says';
+import { Problem } from '@/ui/Says';
 import { Heading, Text } from '@/ui/Text';
 import { DiamondKey } from '@/ui/time/WindowBar';
 import { clock, shortTime } from '@/ui/time/words';
@@ -160,13 +160,7 @@ function LastSafe({
           onPress={() => replan.today(works)}
         />
       ) : null}
-      <Says>
-        {replan.refusal ? (
-          <Text size="small" tone="brick" strong>
-            {replan.refusal}
-          </Text>
-        ) : null}
-      </Says>
+      <Problem says={replan.refusal} />
     </View>
   );
 }

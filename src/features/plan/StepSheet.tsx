@@ -10,7 +10,7 @@ import { planRecordOf } from '@/store/plan';
 import { Action } from '@/ui/Action';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
-import { Says } from '@/ui/Says';
+import { Problem } from '@/ui/Says';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { space } from '@/ui/tokens';
@@ -60,13 +60,7 @@ export function StepSheet({ view, works, replan, onClose }: Props) {
           checked={waiting}
           onPress={() => (waiting ? replan.letGo(ids) : replan.notThisWeek(ids))}
         />
-        <Says>
-          {replan.refusal ? (
-            <Text tone="brick" strong>
-              {replan.refusal}
-            </Text>
-          ) : null}
-        </Says>
+        <Problem says={replan.refusal} />
         {step ? (
           <Effort
             key={step.id}

@@ -1,10 +1,13 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { mondayOf } from '@/core/schedule/calendar';
+import { planRecordSchema } from '@/core/plan-record/schema';
 import { scoreOf, setWeekGoal, weeksOf, type WeekLook } from '@/core/plan-record/look-back';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { useSessions } from '@/features/session/useSession';
+import { useText } from '@/forms/useText';
 import { changePlan } from '@/store/actions';
+import { draftDropped } from '@/store/drafts';
 import { useNow, useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { planRecordOf } from '@/store/plan';
 import { Field } from '@/ui/Field';
@@ -64,22 +67,23 @@ const lookWords = (look: WeekLook): string =>
 
 function ThisWeek({ monday, look }: { monday: string; look: WeekLook | null }) {
   const dispatch = useStoreDispatch();
-  const [goal, setGoal] = useState(look?.week.goal ?? '');
+  const said = look?.week.goal ?? '';
+  const key = `goal:${monday}`;
+  const goal = useText(key, planRecordSchema.shape.weeks.element.shape.goal, said);
   const keep = () => {
-    if (goal.trim() === (look?.week.goal ?? '')) return;
-    dispatch(
-      changePlan('Set the goal of the week', (record) =>
-        setWeekGoal(record, monday, goal.trim().slice(0, 300)),
-      ),
-    );
+    const text = goal.accepted();
+    if (text === null || text === said) return;
+    dispatch(changePlan('Set the goal of the week', (record) => setWeekGoal(record, monday, text)));
+    dispatch(draftDropped(key));
   };
   return (
     <View>
       <Heading>This week</Heading>
       <Field
         label="Goal of the week"
-        value={goal}
-        onChangeText={setGoal}
+        value={goal.text}
+        onChangeText={goal.set}
+        error={goal.error}
         onBlur={keep}
         placeholder="What would make it a good week"
       />
