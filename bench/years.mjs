@@ -53,6 +53,7 @@ const ROUND = [
   [place('Today'), '^/$'],
   [{ selector: ROW }, '^/paintings/.*'],
   [place('Today'), '^/$'],
+  [place('Touch'), '^/touch$'],
   [place('Plan'), '^/plan$'],
   [place('Bench'), '^/bench$'],
   [place('Today'), '^/$'],

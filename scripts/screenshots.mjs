@@ -2,6 +2,7 @@
 import { spawn } from 'node:child_process';
 import path from 'node:path';
 import { chromium } from '@playwright/test';
+import { CHROMIUM_ARGS } from '../bench/served.mjs';
 import { ensureBuilt, ensureChromium, ROOT } from './setup.mjs';
 
 const PORT = '4391';
@@ -122,14 +123,7 @@ const server = spawn(process.execPath, ['--import', 'tsx', 'server/index.ts', '-
 await new Promise((resolve) => server.stdout.once('data', resolve));
 const browser = await chromium.launch({
   executablePath: ensureChromium(),
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: CHROMIUM_ARGS,
 });
 try {
   for (const view of VIEWS) {

@@ -13,6 +13,8 @@ import { bringIn, exchangeAfter, meetFile, recordOf, type Preference } from './b
 import { reader } from './keep/read-documents';
 import { openDemo } from './open-demo';
 import { paintingsLoaded } from './paintings';
+import { beginSession } from '@/core/session';
+import { sessionsLoaded } from './sessions';
 import { createStore, type Store } from './store';
 
 const painting = newPainting();
@@ -157,6 +159,30 @@ describe('a file taken in', () => {
     await taking;
     // Met anew: by then both had the painting, and what is here stays.
     expect(titles(store)).toEqual([painting.title]);
+  });
+
+  test('a file that brings a second running session: one ends, in the same step and its undo', async () => {
+    const sessionAt = (hours: number) =>
+      beginSession({ works: [], boxMinutes: 60, goal: '' }, making(isoDaysAgo(-hours / 24)));
+    for (const [here, there] of [
+      [sessionAt(-2), sessionAt(-1)],
+      [sessionAt(-1), sessionAt(-2)],
+    ] as const) {
+      const store = createStore();
+      store.dispatch(sessionsLoaded([here]));
+      const file = exportFile('studio', [], null, NOW, null, { sessions: [there] });
+      await store.dispatch(bringIn(file, null, { parted: 'here', settings: false }, reader));
+      const running = () =>
+        Object.values(store.getState().sessions.entities)
+          .filter((s) => s.endedAt === null)
+          .map((s) => s.id);
+      const later = here.startedAt > there.startedAt ? here : there;
+      expect(running()).toEqual([later.id]);
+      store.dispatch(undone());
+      expect(store.getState().saving.declined).toBeNull();
+      expect(running()).toEqual([here.id]);
+      expect(store.getState().sessions.ids).toEqual([here.id]);
+    }
   });
 
   test('what only the desk has stays through every journey of the file', async () => {

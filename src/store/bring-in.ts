@@ -9,6 +9,8 @@ import {
 import type { ExportFile } from '@/core/formats/export';
 import type { Painting } from '@/core/painting';
 import { NEW_PLAN_RECORD } from '@/core/plan-record/record';
+import { endedByAnother } from '@/core/session/one';
+import type { Session } from '@/core/session/schema';
 import { cabinetArrived } from './cabinet';
 import { monthsChanged } from './climate';
 import { making } from './clock';
@@ -135,6 +137,28 @@ function taken(met: Met[], { parted, settings }: Choices): Taken[] {
   });
 }
 
+/** One session runs: where a file brings a second, the one that ends is part of the step, and of its undo. */
+function withOneSession(list: Taken[], state: State): Taken[] {
+  const after = new Map<string, Session>();
+  for (const session of Object.values(state.sessions.entities)) after.set(session.id, session);
+  const ours = list.filter((t) => t.kind === 'session');
+  for (const t of ours)
+    if (t.after) after.set((t.after as Session).id, t.after as Session);
+    else if (t.before) after.delete((t.before as Session).id);
+  const ended = new Map(endedByAnother([...after.values()]).map((s) => [s.id, s]));
+  if (ended.size === 0) return list;
+  const here = new Set(ours.map((t) => (t.after as Session | null)?.id));
+  return [
+    ...list.map((t) => {
+      const end = t.kind === 'session' && t.after ? ended.get((t.after as Session).id) : undefined;
+      return end ? { ...t, after: end } : t;
+    }),
+    ...[...ended.values()]
+      .filter((s) => !here.has(s.id))
+      .map((s): Taken => ({ kind: 'session', before: after.get(s.id)!, after: s })),
+  ];
+}
+
 const only = <K extends RecordKind>(list: Taken[], kind: K): StudioRecord[K][string][] =>
   list.flatMap((t) => (t.kind === kind && t.after ? [t.after as StudioRecord[K][string]] : []));
 const goneOf = (list: Taken[], kind: RecordKind): string[] =>
@@ -164,7 +188,7 @@ async function worked(
 ): Promise<Taken[]> {
   for (;;) {
     const state = getState();
-    const list = taken(await meetFile(state, file, exchange), choices);
+    const list = withOneSession(taken(await meetFile(state, file, exchange), choices), state);
     await inSlices(checked(list, reader));
     // The painter, or another tab, may have gone on meanwhile.
     if (sameRecord(state, getState())) return list;

@@ -1,7 +1,7 @@
 import { newPainting, NOW } from '@/core/tests/paintings';
 import { addPainting } from './actions';
 import { recordOf } from './bring-in';
-import { lineageWith, noteExchange, readExchange } from './exchange';
+import { lineageWith, noteExchange, readExchange, readLastFile } from './exchange';
 import { createStore } from './store';
 import { memoryStorage } from './tests/memory-storage';
 
@@ -38,4 +38,15 @@ test('old ancestors are forgotten, the newest stay, each once', () => {
   expect(lineageWith(long, 'f1', 'new')).toHaveLength(200);
   expect(lineageWith(long, 'f1', 'new').at(-1)).toBe('new');
   expect(lineageWith(null, 'a', 'a')).toEqual(['a']);
+});
+
+test('of a studio whose last file is older than the short note, the long one tells when it was', async () => {
+  const memory = memoryStorage();
+  await expect(readLastFile(memory.storage)).resolves.toBeNull();
+  const exchange = exchangeOf(['One', 'Two']);
+  await noteExchange(memory.storage, exchange);
+  const short = await readLastFile(memory.storage);
+  expect(short).toMatchObject({ at: NOW });
+  memory.data.delete('last-file');
+  await expect(readLastFile(memory.storage)).resolves.toEqual(short);
 });

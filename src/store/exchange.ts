@@ -48,12 +48,10 @@ async function textOf({ record, ...about }: Exchange): Promise<string> {
 
 /** Kept where there is room; without it a later merge asks more, and loses nothing. */
 export async function noteExchange(storage: Storage, exchange: Exchange): Promise<void> {
+  const last: LastFile = { at: exchange.at, entries: entriesOf(exchange.record) };
+  await storage.setItem(LAST_KEY, JSON.stringify(last)).catch(() => undefined);
   try {
-    const last: LastFile = { at: exchange.at, entries: entriesOf(exchange.record) };
-    await storage.setMany({
-      [KEY]: sealText(await textOf(exchange)),
-      [LAST_KEY]: JSON.stringify(last),
-    });
+    await storage.setItem(KEY, sealText(await textOf(exchange)));
   } catch {
     await storage.removeItem(KEY).catch(() => undefined);
   }
@@ -72,13 +70,16 @@ export const entriesOf = (record: StudioRecord): number =>
     .flatMap((kind) => Object.values(record[kind]))
     .reduce((sum, { revision }) => sum + revision, 0);
 
-/** Short, since it is looked at often; null where no file was written or read. */
+/** The short note of it, since it is looked at often; null where no file was written or read. */
 export async function readLastFile(storage: Pick<Storage, 'getItem'>): Promise<LastFile | null> {
   const raw = await storage.getItem(LAST_KEY).catch(() => null);
   try {
     const { at, entries } = JSON.parse(raw ?? 'null') as LastFile;
-    return Number.isFinite(Date.parse(at)) && Number.isFinite(entries) ? { at, entries } : null;
+    if (Number.isFinite(Date.parse(at)) && Number.isFinite(entries)) return { at, entries };
   } catch {
-    return null;
+    // Torn, or none: then the long one tells.
   }
+  // A studio whose last file was written before the short note was kept.
+  const exchange = await readExchange(storage);
+  return exchange && { at: exchange.at, entries: entriesOf(exchange.record) };
 }

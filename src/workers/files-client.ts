@@ -9,10 +9,13 @@ const busySchema: z.ZodType<Busy[]> = z.array(z.object({ fromMs: z.number(), toM
 /** Long enough for years of entries on a slow phone. */
 const MOST_MS = 15_000;
 
-const reader = runner(
-  () => new Worker(new URL('./files.worker', window.location.href)),
-  async () => (await import('./files')).FILES,
-);
+const fileWorker = () =>
+  runner(
+    () => new Worker(new URL('./files.worker', window.location.href)),
+    async () => (await import('./files')).FILES,
+  );
+/** One each: a calendar that has to be ended must not take a studio with it that is just being read. */
+const [calendars, studios] = [fileWorker(), fileWorker()];
 
 /**
  * Busy times of a calendar file, read away from the screen: rules of calendars can turn for ever without yielding a
@@ -22,7 +25,7 @@ export async function readBusy(text: string, fromMs: number, toMs: number): Prom
   let timer: ReturnType<typeof setTimeout> | undefined;
   const late = new Promise<never>((_, reject) => {
     timer = setTimeout(() => {
-      reader.stop();
+      calendars.stop();
       reject(
         new RangeError(
           'The calendar repeats something by a rule that never comes to an end or never happens. Take that entry out and export it again.',
@@ -33,7 +36,7 @@ export async function readBusy(text: string, fromMs: number, toMs: number): Prom
   try {
     return unpack(
       busySchema,
-      await Promise.race([reader.run((jobs) => jobs.busy(text, fromMs, toMs)), late]),
+      await Promise.race([calendars.run((jobs) => jobs.busy(text, fromMs, toMs)), late]),
     );
   } finally {
     clearTimeout(timer);
@@ -51,4 +54,4 @@ const studioFileSchema: z.ZodType<StudioFile> = z.object({
 
 /** What a chosen file says, read away from the screen. Rejects with a CoreError in a painter's words. */
 export const readStudio = async (file: Blob): Promise<StudioFile> =>
-  unpack(studioFileSchema, await reader.run((jobs) => jobs.studio(file)));
+  unpack(studioFileSchema, await studios.run((jobs) => jobs.studio(file)));

@@ -79,6 +79,27 @@ test('the first stop leads past the places', async ({ page }) => {
   await expect.poll(() => inHand(page)).toMatch(/^heading: Paintings/);
 });
 
+test('by keys alone, every stop of every screen has a name', async ({ page }) => {
+  await demo(page);
+  for (const address of ADDRESSES) {
+    await page.goto(address);
+    await expect(page).not.toHaveTitle('Tawny Hour');
+    const stops: string[] = [];
+    // Round to the first again, or as far as a painter would go.
+    for (let i = 0; i < 30; i++) {
+      await key(page, 'Tab');
+      const stop = await inHand(page);
+      if (stop === 'nothing' || (i > 0 && stop === stops[0])) break;
+      stops.push(stop);
+    }
+    expect(stops.length, address).toBeGreaterThan(5);
+    expect(
+      stops.filter((s) => /: <|: $/.test(s)),
+      address,
+    ).toEqual([]);
+  }
+});
+
 test.describe('enlarged four times', () => {
   test.use({ viewport: { width: 320, height: 200 } });
 

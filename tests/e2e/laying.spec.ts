@@ -35,7 +35,7 @@ test('wet into wet is one film; a day later it has moved on; wiping back and und
   await expect(page.getByRole('button', { name: 'Block-in + overpainting, open' })).toHaveCount(0);
   await page.getByRole('link', { name: 'Today' }).click();
   await expect(
-    page.getByRole('link', { name: /^jars, .*: (open|set|tacky|probably)/ }),
+    page.getByRole('link', { name: /^jars, .*: (setting|tacky|probably dry)/ }),
   ).toBeVisible();
   await page.clock.fastForward(10 * DAY_MS);
   await expect(

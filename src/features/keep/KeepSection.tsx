@@ -34,6 +34,7 @@ export function KeepSection() {
       <Action title="Import a file" onPress={() => void flow.choose()} />
       <View accessibilityLiveRegion="polite" style={{ gap: space.s }}>
         {exporting.progress ? <Text tone="ink2">{exporting.progress}</Text> : null}
+        {exporting.progress ? <Action title="Stop" kind="quiet" onPress={exporting.stop} /> : null}
         {exporting.failure ? <Notice tone="refusal">{exporting.failure}</Notice> : null}
         {flow.refusal ? (
           <Notice tone="refusal">{`Nothing was changed. ${flow.refusal}`}</Notice>

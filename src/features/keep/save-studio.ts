@@ -12,11 +12,14 @@ import { fileName, saveBlob, saveExport } from './files';
 /** Bytes that are gathered before they are handed to the browser, which may put them on the disk. */
 const GATHERED = 8_000_000;
 
+/** The painter stopped it; nothing was written. */
+export class Stopped extends Error {}
+
 async function archiveOf(
   file: ExportFile,
   ids: string[],
   missing: (id: string) => void,
-  onPicture: (done: number) => void,
+  onPicture: (done: number) => boolean,
 ): Promise<Blob> {
   const blobs: Blob[] = [];
   let gathered: Uint8Array<ArrayBuffer>[] = [];
@@ -25,7 +28,7 @@ async function archiveOf(
   const counted = async function* () {
     for await (const picture of pictures(ids, missing)) {
       yield picture;
-      onPicture(++done);
+      if (!onPicture(++done)) throw new Stopped();
     }
   };
   for await (const chunk of writeArchive(JSON.stringify(file), counted())) {
@@ -40,11 +43,12 @@ async function archiveOf(
 
 /**
  * The whole studio as a file, from what is in memory: it needs no storage but for the photos. With photos it is a zip.
+ * @param onPicture told after each photo; gives false to stop, and then it throws Stopped
  * @returns what is missing in the file and why; null when it is whole
  */
 export async function saveStudio(
   state: State,
-  onPicture: (done: number, of: number) => void = () => undefined,
+  onPicture: (done: number, of: number) => boolean = () => true,
 ): Promise<string | null> {
   const storage = browserStorage();
   const exchange = await readExchange(storage);

@@ -1,4 +1,3 @@
-import { useRouter } from 'expo-router';
 import { useRef, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
@@ -6,17 +5,13 @@ import { StudioLink } from '@/features/frame/StudioLink';
 import { usePaintings } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { minusIcon, plusIcon } from '@/ui/desk-icons';
-import { FilmStateKey } from '@/ui/film/StateKey';
-import { SharedTextures } from '@/ui/film/textures';
-import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { StepButton } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
-import { WeeksBand } from '@/ui/time/WeeksBand';
 import { useShort, useWide } from '@/ui/Split';
 import { colour, radius, space } from '@/ui/tokens';
-import { useSteady } from '@/ui/useSteady';
-import { PaintingLanes, type Chosen } from './PaintingLanes';
+import { Lanes } from './Lanes';
+import type { Chosen } from './PaintingLanes';
 import { PlanFoot } from './PlanFoot';
 import { PlanPanel } from './PlanPanel';
 import { PlanState } from './PlanState';
@@ -79,39 +74,40 @@ export function PlanScreen() {
   const holding = view && held !== null ? worksOf(view, held) : [];
   return (
     <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
-      <ScrollView style={{ flex: 1 }} contentContainerStyle={styles.content} {...pinch}>
-        <View style={styles.head}>
-          <Heading level={1} size="title" style={{ flex: 1 }}>
-            Plan
-          </Heading>
-          <Text tone="ink2">{SPAN_WORDS[span]}</Text>
-          <StepButton
-            path={plusIcon}
-            name="Fewer weeks"
-            onPress={() => setSpan(Math.max(0, span - 1))}
-          />
-          <StepButton
-            path={minusIcon}
-            name="More weeks"
-            onPress={() => setSpan(Math.min(SPANS.length - 1, span + 1))}
-          />
-          {wide ? null : <StudioLink />}
-        </View>
-        <PlanTabs />
-        <PlanState />
-        {view ? (
-          <Lanes
-            view={view}
-            wide={wide}
-            chosen={chosen}
-            onChoose={setChosen}
-            held={held}
-            onHold={setHeld}
-            replan={replan}
-          />
-        ) : null}
-        {short ? foot : null}
-      </ScrollView>
+      <Lanes
+        view={view}
+        wide={wide}
+        chosen={chosen}
+        onChoose={setChosen}
+        held={held}
+        onHold={setHeld}
+        replan={replan}
+        pinch={pinch}
+        foot={short ? foot : null}
+        head={
+          <>
+            <View style={styles.head}>
+              <Heading level={1} size="title" style={{ flex: 1 }}>
+                Plan
+              </Heading>
+              <Text tone="ink2">{SPAN_WORDS[span]}</Text>
+              <StepButton
+                path={plusIcon}
+                name="Fewer weeks"
+                onPress={() => setSpan(Math.max(0, span - 1))}
+              />
+              <StepButton
+                path={minusIcon}
+                name="More weeks"
+                onPress={() => setSpan(Math.min(SPANS.length - 1, span + 1))}
+              />
+              {wide ? null : <StudioLink />}
+            </View>
+            <PlanTabs />
+            <PlanState />
+          </>
+        }
+      />
       {view && painting && wide ? (
         <ScrollView
           style={styles.panel}
@@ -157,83 +153,6 @@ function worksOf(view: PlanView, workId: string) {
   const all = view.sessions.flatMap((s) => s.works);
   const one = all.filter((w) => w.id === workId);
   return one.length > 0 ? one : all.filter((w) => ids.includes(w.id));
-}
-
-interface LanesProps {
-  view: PlanView;
-  wide: boolean;
-  chosen: Chosen | null;
-  onChoose: (chosen: Chosen) => void;
-  held: string | null;
-  onHold: (workId: string) => void;
-  replan: ReturnType<typeof useReplan>;
-}
-
-function Lanes({ view, wide, chosen, onChoose, held, onHold, replan }: LanesProps) {
-  const router = useRouter();
-  const [width, setWidth] = useState(0);
-  const labelWidth = wide ? 112 : 84;
-  const worksAt = (key: string) => view.sessions.find((s) => s.works[0]!.id === key)?.works;
-  const openDates = useSteady((id: string) => router.push(`/plan/${id}`));
-  const drop = useSteady((key: string, atMs: number) => {
-    const works = worksAt(key);
-    if (works) replan.drop(works, atMs);
-  });
-  const nudge = useSteady((key: string, by: 1 | -1) => {
-    const works = worksAt(key);
-    if (works) replan.move(works, by);
-  });
-  return (
-    <View onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
-      <View style={{ flexDirection: 'row', marginTop: space.s }}>
-        <Text size="small" tone="ink2" style={{ width: labelWidth }}>
-          {wide ? 'sessions in the light of the day' : 'sessions'}
-        </Text>
-        {width > labelWidth ? (
-          <WeeksBand
-            width={width - labelWidth}
-            height={wide ? 84 : 52}
-            fromMs={view.fromMs}
-            toMs={view.toMs}
-            days={view.days}
-            sessions={view.bandSessions}
-            nowMs={view.nowMs}
-            selected={held}
-            {...(wide ? { onPick: onHold, onDrop: drop, onNudge: nudge } : {})}
-          />
-        ) : null}
-      </View>
-      {replan.refusal ? <Notice tone="refusal">{replan.refusal}</Notice> : null}
-      {view.impossible.map((sentence) => (
-        <Notice key={sentence} tone="refusal">
-          {sentence}
-        </Notice>
-      ))}
-      <SharedTextures>
-        {view.paintings
-          .filter((p) => p.goal || p.lanes.some((l) => l.bands.length > 0))
-          .map((painting) => (
-            <PaintingLanes
-              key={painting.painting.id}
-              nowMs={view.nowMs}
-              fromMs={view.fromMs}
-              toMs={view.toMs}
-              sessions={view.sessions}
-              painting={painting}
-              labelWidth={labelWidth}
-              chosen={chosen?.paintingId === painting.painting.id ? chosen.passageId : null}
-              onChoose={onChoose}
-              onDates={openDates}
-            />
-          ))}
-        <FilmStateKey />
-      </SharedTextures>
-      <Text size="small" tone="ink2" style={{ marginTop: space.s }}>
-        A beginning that fades in: it may be so late, nine times in ten. Dashed: the last safe day
-        of the next step.
-      </Text>
-    </View>
-  );
 }
 
 /** Two fingers on the lanes change the span. */

@@ -37,7 +37,8 @@ function Judging() {
   return (
     <View style={styles.head}>
       <View>
-        <Heading level={1} size="title">
+        {/* Not yet the heading that the focus goes to: it would be gone a moment later. */}
+        <Heading level={2} size="title">
           {longDay(useNow())}
         </Heading>
         <Text tone="ink2" size="small">

@@ -73,9 +73,20 @@ export function TouchScreen({
 const nameOf = ({ passage, spotName }: Touchable): string =>
   spotName ? `${passage.name}: ${spotName}` : passage.name;
 
+/** The most worth it first; of hundreds the rest comes when it is asked for. */
+const AT_ONCE = 6;
+const AT_ONCE_WIDE = 24;
+const MORE_AT_ONCE = 24;
+
 function Passages({ view, chosen, wide }: { view: TouchView; chosen: Touchable; wide: boolean }) {
-  const [all, setAll] = useState(false);
-  const shown = all || wide ? view.list : view.list.slice(0, 6);
+  const [more, setMore] = useState(0);
+  const shown = view.list.slice(0, (wide ? AT_ONCE_WIDE : AT_ONCE) + more);
+  const left = view.list.length - shown.length;
+  const all = more > 0;
+  const showMore =
+    left > 0 ? (
+      <Action title={`${left} more`} kind="quiet" onPress={() => setMore(more + MORE_AT_ONCE)} />
+    ) : null;
   const stop = shown.some((t) => t.key === chosen.key) ? chosen.key : shown[0]?.key;
   const tabs = (
     <View
@@ -114,17 +125,14 @@ function Passages({ view, chosen, wide }: { view: TouchView; chosen: Touchable; 
     </View>
   );
   return wide || all ? (
-    tabs
+    <>
+      {tabs}
+      {showMore}
+    </>
   ) : (
     <ScrollView horizontal>
       {tabs}
-      {!all && !wide && view.list.length > shown.length ? (
-        <Action
-          title={`${view.list.length - shown.length} more`}
-          kind="quiet"
-          onPress={() => setAll(true)}
-        />
-      ) : null}
+      {showMore}
     </ScrollView>
   );
 }

@@ -452,3 +452,15 @@ test('the clock ticks every half minute until it is ended', async () => {
   await pass(60_000);
   expect(store.getState().present.nowMs).toBe(NOW_MS + 30_000);
 });
+
+test('the clock does not go back behind what was done while it was being moved on', async () => {
+  const store = storeWith(laidFirst());
+  const end = keepTime(store);
+  // The clock of the page is read once, then everything is judged; meanwhile something is done a little later.
+  jest.advanceTimersByTime(30_000);
+  jest.setSystemTime(NOW_MS + 30_400);
+  store.dispatch(ticked(NOW_MS + 30_400));
+  await settled();
+  expect(store.getState().present.nowMs).toBe(NOW_MS + 30_400);
+  end();
+});

@@ -19,9 +19,11 @@ export function keepTime(store: Store): () => void {
   /** Nobody waits for the clock: all is judged as it will be then, bit by bit, before it moves on. */
   const moveOn = async () => {
     const atMs = nowMs();
+    const { present } = store.getState();
     const then = { ...store.getState(), present: { nowMs: atMs } };
     await assessAhead(selectPaintings(then), selectOptions(then));
-    tick(atMs);
+    // Something was done meanwhile, and the clock moved on with it: it must not go back behind that.
+    if (store.getState().present === present) tick(atMs);
   };
   const timer = setInterval(() => void moveOn(), TICK_MS);
   // What was just done lies in the past, not in the half minute to come.
