@@ -26,6 +26,7 @@ const DESK = [
   'mdiCheck',
   'mdiChevronRight',
   'mdiClose',
+  'mdiDrag',
   'mdiMagnify',
   'mdiMinus',
   'mdiPlus',

@@ -19,6 +19,8 @@ export const APPLICATION_KEYS = [
   'knife',
   'impasto',
   'rubbed-on',
+  'finger',
+  'rag',
 ] as const;
 export type ApplicationKey = (typeof APPLICATION_KEYS)[number];
 
@@ -47,6 +49,8 @@ export const APPLICATIONS: Record<ApplicationKey, Application> = {
   knife: app('knife', 'knife', 300, [150, 500]),
   impasto: app('impasto', 'impasto', 1000, [500, 5000], 'medium'),
   'rubbed-on': app('rubbed-on', 'rubbed on and wiped', 2, [1, 6]),
+  finger: app('finger', 'with the finger', 30, [10, 80]),
+  rag: app('rag', 'with a rag', 10, [3, 25]),
 };
 
 /** What is left of a film after it was wiped, scraped or painted out. */
@@ -54,5 +58,10 @@ export const LEFT_FRACTION = {
   all: { value: 1, source: 'by definition' },
   half: { value: 0.5, source: 'by definition' },
   trace: { value: 0.05, source: 'judgement: a stain in the hollows of the surface' },
+  nothing: { value: 0, source: 'by definition: wiped clean' },
 } as const;
 export type Left = keyof typeof LEFT_FRACTION;
+
+/** What paint is taken off with. */
+export const REMOVAL_TOOLS = ['rag', 'finger', 'wipe-out-tool', 'brush', 'knife'] as const;
+export type RemovalTool = (typeof REMOVAL_TOOLS)[number];

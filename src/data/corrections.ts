@@ -11,6 +11,8 @@ export const CORRECTION_ROWS = {
   ),
   /** A coat that covers what was painted out. */
   coverUm: lowRow(40, 'um', 'one brush coat of white covers: common practice, no source'),
+  /** A touch of paint here and there. */
+  dabShare: lowRow(0.02, 'share of the passage'),
   /** A spot whose share nobody said. */
   spotShare: lowRow(0.05, 'share of the passage'),
 } as const satisfies Record<string, ConstantRow>;

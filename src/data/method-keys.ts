@@ -5,5 +5,7 @@ export const METHOD_KEYS = [
   'alkyd-three-stage',
   'direct-start',
   'over-old-oil',
+  'one-sitting',
+  'own-way',
 ] as const;
 export type MethodKey = (typeof METHOD_KEYS)[number];

@@ -1,33 +1,46 @@
 import type { Confidence } from './constants';
 
 /**
- * How fast a coat goes on, by its kind. Common practice, no source: 18 x 13 cm in four hours is 1 cm2 a minute of
- * finished work over all its coats; tones and block-ins of a whole picture are done in one sitting.
+ * How long a coat takes, by its kind: minutes for a thousand square centimetres (about 30 x 33 cm), and how they grow
+ * with the area. A big surface is worked with a bigger brush: a glaze over a square metre is an hour and a quarter, not
+ * ten times one over a tenth of it, and a face the size of a palm is not done in ten minutes. Common practice, no
+ * source: 18 x 13 cm is finished in some four hours over all its coats; tones and block-ins of a whole picture are done
+ * in one sitting; a varnish over a square metre in under an hour.
  */
-interface Pace {
-  cm2PerMinute: number;
+interface WorkPace {
+  /** min at 1000 cm2 */
+  minutes: number;
+  /** Power of the area. */
+  power: number;
   /** May be left half done and taken up again while the paint is wet or another day. */
   splittable: boolean;
   confidence: Confidence;
 }
-const row = (cm2PerMinute: number, splittable: boolean): Pace => ({
-  cm2PerMinute,
+const row = (minutes: number, power: number, splittable: boolean): WorkPace => ({
+  minutes,
+  power,
   splittable,
   confidence: 'low',
 });
 
 export const WORK_PACE = {
-  drawing: row(20, true),
-  tone: row(80, false),
-  underpainting: row(12, true),
-  'block-in': row(20, true),
-  overpainting: row(6, true),
-  detail: row(1.5, true),
-  glaze: row(20, false),
-  scumble: row(15, false),
-  'oiling-out': row(100, false),
-  varnish: row(60, false),
-} as const satisfies Record<string, Pace>;
+  drawing: row(45, 0.5, true),
+  tone: row(15, 0.5, false),
+  underpainting: row(90, 0.5, true),
+  'block-in': row(75, 0.5, true),
+  overpainting: row(150, 0.5, true),
+  detail: row(240, 0.5, true),
+  glaze: row(30, 0.4, false),
+  scumble: row(40, 0.4, false),
+  'oiling-out': row(10, 0.4, false),
+  varnish: row(16, 0.5, false),
+} as const satisfies Record<string, WorkPace>;
+
+/** Area at which the minutes of the table stand, cm2. */
+export const PACE_AREA_CM2 = 1000;
+
+/** How much longer, or shorter, work that is finer or broader than the usual of its kind takes. Judgement. */
+export const FINENESS_FACTOR = { broad: 0.6, usual: 1, fine: 1.8 } as const;
 
 /** Minutes to lay out, and to clean brushes and palette at the end. */
 export const CLEANING_MINUTES = 15;

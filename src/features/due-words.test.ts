@@ -61,7 +61,7 @@ test('probably dry asks for a finger', () => {
 });
 
 test('ready, and ready with nothing to come', () => {
-  expect(said(lay(two, 'c0', 6))).toEqual(['touch-dry, takes coat 2', 'now']);
+  expect(said(lay(two, 'c0', 6))).toEqual(['touch-dry, takes the coat 2', 'now']);
   const done = lay(lay(two, 'c0', 60), 'c1', 40);
   expect(said(done)[0]).toMatch(/nothing more planned$/);
   expect(said(done)[1]).toBe('');
@@ -102,5 +102,5 @@ test('a coat that a rule refuses is not offered: acrylic over oil, unless the pa
         : coat,
     ),
   };
-  expect(said(overruled)).toEqual(['through-dry, takes coat 2', 'now']);
+  expect(said(overruled)).toEqual(['through-dry, takes the coat 2', 'now']);
 });

@@ -8,14 +8,14 @@ export function rowWords(row: TodayRow, nowMs: number): string {
   // Of a couch and its paint the couch comes first.
   const firstId = row.next?.film.coatIds[0];
   const coat = row.painting.coats.find((c) => c.id === firstId);
-  const next = coat ? lower(coat.name) : null;
+  const next = coat ? `${row.rest ? 'rest of the ' : ''}${lower(coat.name)}` : null;
   switch (row.reason) {
     case 'bare':
       return next ? `bare, takes the ${next}` : 'bare, nothing planned';
     case 'ground-waits':
       return `oil ground, from ${shortTime(row.readyAtMs!, nowMs)}`;
     case 'ready':
-      return `${row.top!.state}, takes ${next}`;
+      return `${row.top!.state}, takes the ${next}`;
     case 'ready-nothing-planned':
       return `${row.top!.state}, nothing more planned`;
     case 'refused':
@@ -52,7 +52,7 @@ const WITHOUT_ABOUT = /^about /;
 
 /** The same in the few words that stand at the head of a passage's column. */
 export function columnWords(row: TodayRow, nowMs: number): string {
-  const next = row.next ? row.next.film.name : null;
+  const next = row.next ? `${row.rest ? 'rest of ' : ''}${row.next.film.name}` : null;
   switch (row.reason) {
     case 'bare':
       return next ? `${next} first` : 'nothing planned';

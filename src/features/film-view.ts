@@ -39,6 +39,7 @@ export const SUPPORT_NAME: Record<Support['kind'], string> = {
   canvas: 'canvas',
   linen: 'linen',
   'wood-panel': 'wood panel',
+  'linen-on-panel': 'linen on panel',
   'fibreboard-panel': 'fibreboard panel',
   'metal-panel': 'metal panel',
 };

@@ -24,7 +24,7 @@ import { newPainting } from '@/core/tests/paintings';
 import { paintFormSchema } from '@/features/cabinet/paint-draft';
 import { particularsOf, particularsSchema } from '@/features/painting/particulars';
 import { NEW_PAINTING, newPaintingFormSchema } from '@/features/paintings/new-painting-form';
-import { layingFormSchema } from '@/features/section/laying-form';
+import { layingFormSchema } from '@/features/record/laying-form';
 import { correctionSchema } from '@/features/session/correction';
 import { createStore } from '@/store/store';
 import { at, withAt } from './draft';
@@ -143,6 +143,7 @@ const CASES: Case<object>[] = [
         when: fc.constantFrom('now' as const, 'hour' as const, 'earlier' as const),
         typed: aMoment.map((m) => m.slice(0, 16)),
       }),
+      more: fc.constantFrom(0.5, 1),
     }),
     fields: (laying) => [
       { path: 'wet', as: 'choice', typed: true, holds: true },

@@ -1,7 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { PlanRecord } from '@/core/plan-record/schema';
 import type { WhatIf } from '@/core/schedule/what-if';
-import { paceOf } from '@/core/session/time';
+import { paceOf } from '@/core/session/pace';
 import { PLAN_ODDS } from '@/data/plan';
 import type { PlanRequest } from '@/workers/plan-protocol';
 import { planRecordOf } from './plan';
@@ -20,7 +20,8 @@ export const selectSessions = createSelector([(state: State) => state.sessions],
   sessionSelectors.selectAll(sessions),
 );
 
-const selectPace = createSelector(
+/** The painter's own pace by kind of coat. */
+export const selectPace = createSelector(
   [selectSessions, (state: State) => state.paintings.entities],
   paceOf,
 );

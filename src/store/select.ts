@@ -120,3 +120,8 @@ export const selectAssessments = createSelector([selectPaintings, selectOptions]
 
 /** The rows of Today. */
 export const selectToday = createSelector([selectAssessments, selectNow], today);
+
+/** The rows of all films that can be touched: of pictures that rest or are finished too, but not of those that are gone. */
+export const selectTouchable = createSelector([selectAssessments, selectNow], (all, now) =>
+  today(all, now, ({ easel }) => easel?.kind !== 'gone'),
+);

@@ -12,6 +12,8 @@ interface Props {
   disabled?: boolean;
   style?: ViewStyle;
   testID?: string;
+  /** Read out where the title alone does not say what it is about; it begins with the title. */
+  label?: string;
 }
 
 const LOOKS = {
@@ -30,11 +32,13 @@ export function Action({
   disabled = false,
   style,
   testID,
+  label,
 }: Props) {
   const look = LOOKS[kind];
   return (
     <Button
       title={title}
+      {...(label ? { 'aria-label': label, accessibilityLabel: label } : {})}
       onPress={onPress}
       disabled={disabled}
       type={look.type}

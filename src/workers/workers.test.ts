@@ -5,7 +5,7 @@ import { part, recipe, tube } from '@/core/tests/recipes';
 import { NEW_PLAN_RECORD } from '@/core/plan-record/record';
 import { USUAL_DEADLINE } from '@/core/painting/deadline';
 import { planStudio } from '@/core/schedule/studio-plan';
-import { USUAL_PACE } from '@/core/today/suggest';
+import { USUAL_PACE } from '@/core/session/pace';
 import { solveRepairs, solveWishes } from './client';
 import { solvePlan } from './plan-client';
 import { HELPER, PLANNER } from './planner';

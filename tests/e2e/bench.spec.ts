@@ -93,7 +93,7 @@ test('the record of what was laid is corrected, with the coat', async ({ page })
   await page.getByRole('button', { name: 'Laid now' }).click();
   await page.getByRole('button', { name: 'Block-in, open' }).click();
   await page.getByRole('button', { name: 'Correct the record' }).click();
-  await page.getByRole('checkbox', { name: 'Correct the record of what was laid too' }).click();
+  await expect(page.getByText('What was laid on jars is corrected with it.')).toBeVisible();
   await page.getByLabel(/^Dry thickness/).fill('33');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect

@@ -63,7 +63,7 @@ test('from the empty studio to a mended, laid, kept and restored painting', asyn
   expect(file.name).toMatch(/^studio-\d{4}-\d\d-\d\d\.tawny\.json$/);
   expect(JSON.parse(file.text)).toMatchObject({
     format: 'tawny-hour',
-    schemaVersion: 5,
+    schemaVersion: 6,
     kind: 'studio',
   });
   await wipe(page);

@@ -27,9 +27,9 @@ test('wet into wet is one film; a day later it has moved on; wiping back and und
   await page.getByRole('button', { name: 'Wiped, scraped, painted out' }).click();
   await page.getByRole('radio', { name: 'a trace' }).click();
   await page.getByRole('button', { name: 'Note it' }).click();
-  await expect(page.getByText('Wiped back, a trace left')).toBeVisible();
+  await expect(page.getByText('Wiped, a trace left')).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('Wiped back, a trace left')).toHaveCount(0);
+  await expect(page.getByText('Wiped, a trace left')).toHaveCount(0);
 
   await page.clock.fastForward(3 * DAY_MS);
   await expect(page.getByRole('button', { name: 'Block-in + overpainting, open' })).toHaveCount(0);
@@ -39,7 +39,7 @@ test('wet into wet is one film; a day later it has moved on; wiping back and und
   ).toBeVisible();
   await page.clock.fastForward(10 * DAY_MS);
   await expect(
-    page.getByRole('link', { name: /^jars, Wet Work: (touch|through)-dry, takes glaze/ }),
+    page.getByRole('link', { name: /^jars, Wet Work: (touch|through)-dry, takes the glaze/ }),
   ).toBeVisible();
 });
 
@@ -52,8 +52,8 @@ test('highlights are a spot with a stack of their own, laid at a past time', asy
   await page.getByRole('button', { name: 'Laid then' }).click();
   await page.getByRole('button', { name: 'Overpainting, planned' }).click();
   await page.getByRole('button', { name: 'Lay it' }).click();
-  await page.getByRole('radio', { name: 'a spot' }).click();
-  await page.getByLabel('The spot', { exact: true }).fill('Highlights');
+  await page.getByRole('radio', { name: 'a part or spot' }).click();
+  await page.getByLabel('The part, as you call it').fill('Highlights');
   await page.getByRole('button', { name: 'Laid now' }).click();
   const spot = page.getByRole('tab', { name: 'Highlights, 5 %' });
   await spot.click();

@@ -64,13 +64,12 @@ test('pause, correction, gate, palette; edited and deleted later', async ({ page
   await expect(page.getByRole('timer')).toHaveText(/0:00:/);
   await page.clock.fastForward(10 * 60_000);
   await page.getByRole('button', { name: 'Laid, done' }).click();
-  await page.getByRole('button', { name: 'Correction' }).click();
-  await page.getByRole('button', { name: 'wiped back' }).click();
-  await expect(page.getByRole('alert').or(page.getByText('wiped back: ')).first()).toBeVisible();
-  await page
-    .getByRole('button', { name: 'Cancel' })
-    .click({ timeout: 1500 })
-    .catch(() => undefined);
+  // The next coat is in hand; what was laid before it is still wet.
+  await page.getByRole('button', { name: 'Wiped, scraped, painted out' }).click();
+  await page.getByRole('radio', { name: 'what lay there before' }).click();
+  await page.getByRole('radiogroup', { name: /^(jars|wall)$/ }).first().getByText('a trace').click();
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByRole('button', { name: /^Same again: wiped/ })).toBeVisible();
   await page.getByRole('button', { name: 'End', exact: true }).click();
   await page.getByRole('button', { name: 'End it' }).click();
   await page.getByLabel('Note').fill('north light, cool');

@@ -178,6 +178,16 @@ export const isAcrylic = (c: Constituents): boolean => c.acrylic > 0;
 export const isPassedOver = (c: Constituents): boolean =>
   c.material !== null && MATERIALS[c.material].passedOver;
 
+/** Charcoal, pencil, chalk, ink: marks that are never wet paint, and never one film with the paint over them. */
+export const isDrawing = (c: Constituents): boolean =>
+  c.material !== null && MATERIALS[c.material].family === 'drawing';
+
+const OILY_FAMILIES = new Set(['pastel', 'varnish', 'wax', 'household']);
+
+/** Whether rags that wiped it hold oil or spirits: any paint but acrylic, and what is dissolved in spirits. */
+export const isOily = (c: Constituents): boolean =>
+  c.material === null ? !isAcrylic(c) : OILY_FAMILIES.has(MATERIALS[c.material].family);
+
 /** Extender as a share of all solids. */
 export const extenderShare = (c: Constituents): number =>
   (c.pigments[EXTENDER_KEY] ?? 0) / (sum(c.pigments) || 1);

@@ -6,6 +6,8 @@ export {
   dryVolume,
   extenderShare,
   isAcrylic,
+  isDrawing,
+  isOily,
   isPassedOver,
   NOTHING,
   scaleConstituents,

@@ -105,9 +105,26 @@ const VOLATILE = (ingredient: MediumPart['ingredient']): boolean => {
   return kind === 'solvent' || kind === 'drier' || kind === 'retarder';
 };
 
+const MIX_MAX = 32;
+
 export const recipeSchema = z
   .object({
-    mix: z.array(tubePartSchema).max(12, { error: 'A mix holds at most 12 tubes.' }),
+    mix: z.array(tubePartSchema).max(MIX_MAX, { error: `A mix holds at most ${MIX_MAX} tubes.` }),
+    /** Several colours laid wet in one sitting: what each is and its share of the area. `mix` is all of them together. */
+    colours: z
+      .array(
+        z.object({
+          name: z.string().trim().min(1, { error: 'Needs a name.' }).max(60),
+          share: z
+            .number({ error: 'The share must be a number.' })
+            .positive({ error: 'The share must be above 0 %.' })
+            .max(1, { error: 'The share cannot be over 100 %.' }),
+          mix: z.array(tubePartSchema).min(1, { error: 'Add a paint.' }).max(12),
+        }),
+      )
+      .min(2)
+      .max(8, { error: 'At most 8 colours in one coat.' })
+      .optional(),
     medium: z.array(mediumPartSchema).max(8, { error: 'A medium holds at most 8 ingredients.' }),
     mediumShare: z
       .number({ error: 'The share of medium must be a number.' })

@@ -15,17 +15,50 @@ import { planRecordSchema, type PlanRecord } from '../plan-record/schema';
 import { STUDIO_SCHEMA_VERSION } from '../editions';
 import { studioSchema, type Studio } from './studio-schema';
 
+interface OldCoat {
+  id: string;
+  spot: unknown;
+  passageIds: string[];
+}
+interface OldEvent {
+  kind: string;
+  coatId?: string;
+  passageIds?: string[];
+  spot?: unknown;
+}
+
+/** Until version 4 a coat of a whole passage was done when it was laid on a spot of it. */
+function doneBySpots(painting: Record<string, unknown>): Record<string, unknown> {
+  const { coats, events } = painting as { coats?: unknown; events?: unknown };
+  // What is not as it should be is told by the schema, after this.
+  if (!Array.isArray(coats) || !Array.isArray(events)) return painting;
+  const laid = (events as OldEvent[]).filter((e) => e.kind === 'laid');
+  return {
+    ...painting,
+    coats: (coats as OldCoat[]).map((coat) => {
+      if (coat.spot !== null || !Array.isArray(coat.passageIds)) return coat;
+      const enough = coat.passageIds.filter((id) => {
+        const here = laid.filter((e) => e.coatId === coat.id && e.passageIds?.includes(id));
+        return here.length > 0 && here.every((e) => e.spot !== null);
+      });
+      return enough.length > 0 ? { ...coat, enough } : coat;
+    }),
+  };
+}
+
 /**
  * Steps from older versions. Version 2 of a painting only allows more: own tubes, other materials, more
  * grounds and supports, overruled rules; what version 1 said means the same. Version 3 adds touch tests, what
- * bothers, gates and reasons; version 4 the date it is due and how it is planned.
+ * bothers, gates and reasons; version 4 the date it is due and how it is planned. Version 5 lays coats in parts: what
+ * was laid on a spot only, and was done by that, says so now.
  */
 export const PAINTING_STEPS: MigrationSteps = {
   1: (painting) => painting,
   2: (painting) => painting,
   3: (painting) => painting,
+  4: doneBySpots,
 };
-/** Version 2 follows the air over time. */
+/** Version 2 follows the air over time; version 3 may tell degrees Fahrenheit and name one binder for all paints. */
 export const STUDIO_STEPS: MigrationSteps = {
   1: (studio) => ({
     ...studio,
@@ -34,6 +67,7 @@ export const STUDIO_STEPS: MigrationSteps = {
     loggerOn: false,
     forgotten: [],
   }),
+  2: (studio) => studio,
 };
 const CABINET_STEPS: MigrationSteps = {};
 /** The schemas that read what is stored. */

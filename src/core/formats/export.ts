@@ -23,9 +23,10 @@ const EXPORT_STEPS: MigrationSteps = {
   2: (file) => ({ ...file, sessions: [], climate: [], photos: [] }),
   3: (file) => ({ ...file, plan: null }),
   4: (file) => ({ ...file, unreadable: [], id: '', lineage: [] }),
+  5: (file) => file,
 };
 
-export const EXPORT_SCHEMA_VERSION = 5;
+export const EXPORT_SCHEMA_VERSION = 6;
 export const EXPORT_FORMAT = 'tawny-hour';
 
 /** What is exported: one painting, or the whole studio with its settings. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { revisionSchema } from '../id-schema';
 import { dayNightSchema } from '../climate/day-schema';
+import { binderKeySchema } from '../film/recipe';
 import { climateSchema } from '../drying/climate-schema';
 import { STUDIO_SCHEMA_VERSION } from '../editions';
 import { forgottenSchema } from '../learn/forgotten-schema';
@@ -9,6 +10,10 @@ export const studioSchema = z.object({
   schemaVersion: z.literal(STUDIO_SCHEMA_VERSION),
   revision: revisionSchema,
   units: z.enum(['cm', 'inch']),
+  /** How temperatures are told and typed; absent: Celsius. They are kept in Celsius. */
+  temperature: z.enum(['C', 'F']).optional(),
+  /** What the painter's paints are ground in, where all are; absent: they differ. */
+  binder: binderKeySchema.optional(),
   climate: climateSchema,
   /** Another climate by night; null when it is always the same. */
   dayNight: dayNightSchema.nullable(),

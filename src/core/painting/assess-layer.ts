@@ -13,6 +13,7 @@ import {
   addConstituents,
   afterGroundLoss,
   isAcrylic,
+  isDrawing,
   thicknessOf,
   type Constituents,
 } from '../film';
@@ -149,7 +150,11 @@ export function placeFilm(
       acrylic: isAcrylic(kept),
       material: kept.material,
     },
-    state: clock ? dryState(handbook.constants, times, clock.doseAt(nowMs)) : 'planned',
+    state: !clock
+      ? 'planned'
+      : isDrawing(film.asLaid)
+        ? 'through-dry'
+        : dryState(handbook.constants, times, clock.doseAt(nowMs)),
     clock,
     evidenceId,
     coveredAtMs,

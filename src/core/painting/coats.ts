@@ -3,7 +3,7 @@ import type { SchoolKey } from '../schools';
 import { changed, coatOf, requirePassages, type Making } from './making';
 import { USUAL_DEADLINE } from './deadline';
 import type { Deadline } from './deadline-schema';
-import type { Coat, Painting } from './schema';
+import type { Coat, LaidEvent, Painting } from './schema';
 
 /** Put a changed coat in the place of the old one. `correctRecord` also rewrites what was laid of it. */
 export function changeCoat(
@@ -12,14 +12,22 @@ export function changeCoat(
   correctRecord: boolean,
   making: Pick<Making, 'now'>,
 ): Painting {
-  coatOf(painting, coat.id);
+  const was = coatOf(painting, coat.id);
   requirePassages(painting, coat.passageIds);
+  // Of more of a coat that much was laid, whatever is corrected of its mix.
+  const recipeOf = (e: LaidEvent): Coat['recipe'] =>
+    e.more
+      ? {
+          ...coat.recipe,
+          thicknessUm: coat.recipe.thicknessUm * (e.recipe.thicknessUm / was.recipe.thicknessUm),
+        }
+      : coat.recipe;
   return changed(painting, making, {
     coats: painting.coats.map((c) => (c.id === coat.id ? coat : c)),
     events: correctRecord
       ? painting.events.map((e) =>
           e.kind === 'laid' && e.coatId === coat.id
-            ? { ...e, recipe: coat.recipe, name: coat.name, role: coat.role }
+            ? { ...e, recipe: recipeOf(e), name: coat.name, role: coat.role }
             : e,
         )
       : painting.events,

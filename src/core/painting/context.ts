@@ -7,6 +7,7 @@ import { remember } from '../remember';
 import type { AssessOptions } from './layer';
 import { stackBuilder, type StackBuilder } from './reduce';
 import type { Coat, Painting } from './schema';
+import { filmKeys } from './sites';
 
 /** What one assessment shares between passages: the same film of the same coat is reckoned once. */
 export interface Context extends Required<AssessOptions>, Omit<Reckoned, 'filmOf' | 'stacksOf'> {
@@ -36,7 +37,13 @@ const reckonedBy = remember('reckoned', (handbook: Handbook): Reckoned => {
     filmOf,
     // What lies where is a matter of the entries alone: neither the time nor the climate nor any test changes it.
     stacksOf: remember('stacks', (painting: Painting) =>
-      stackBuilder(handbook, surfaceOf(painting.ground), groundFilm(painting.ground), filmOf),
+      stackBuilder(
+        handbook,
+        surfaceOf(painting.ground),
+        groundFilm(painting.ground),
+        filmKeys(painting.events),
+        filmOf,
+      ),
     ),
     compositionOf: remember('composition', (c: Constituents) => composition(handbook, c)),
     speedOf: remember('speed', (c: Constituents) => paintSpeed(handbook, c)),

@@ -1,10 +1,7 @@
 import { CORRECTIONS } from '@/data/corrections';
 import { MATERIALS } from '@/data/materials';
 import type { MediumPart } from '../film';
-import { layCoat } from './events';
-import { coatOf, type Making } from './making';
-import { addCoat } from './coats';
-import type { Coat, Painting } from './schema';
+import type { Coat } from './schema';
 
 /** Corrections that put something on, besides those that take something away (`reduceFilm`). */
 export const ADDED_CORRECTIONS = ['redrawn', 'oiled-out'] as const;
@@ -15,11 +12,12 @@ const OILING_OUT: MediumPart[] = [
   { parts: 2, ingredient: 'mineral-spirits' },
 ];
 
-const coatFor = (kind: AddedCorrection, id: string, passageId: string): Coat => ({
+/** The coat that drawing a passage again, or oiling it out, is. */
+export const correctionCoat = (kind: AddedCorrection, id: string, passageIds: string[]): Coat => ({
   id,
   name: kind === 'redrawn' ? 'Drawing again' : 'Oiling out',
   role: kind === 'redrawn' ? 'drawing' : 'oiling-out',
-  passageIds: [passageId],
+  passageIds,
   recipe:
     kind === 'redrawn'
       ? {
@@ -34,28 +32,3 @@ const coatFor = (kind: AddedCorrection, id: string, passageId: string): Coat => 
   onto: 'touch-dry',
   spot: null,
 });
-
-/** Draw a passage again, or oil it out: a coat put into the plan before what is still to come, and laid at once. */
-export function correctPassage(
-  painting: Painting,
-  kind: AddedCorrection,
-  passageId: string,
-  at: string,
-  making: Making,
-): Painting {
-  const laidIds = new Set(painting.events.flatMap((e) => (e.kind === 'laid' ? [e.coatId] : [])));
-  const last = painting.coats.filter((c) => laidIds.has(c.id)).at(-1);
-  const coat = coatFor(kind, making.newId(), passageId);
-  const planned = addCoat(painting, coat, last?.id ?? null, making);
-  return layCoat(
-    planned,
-    {
-      coatId: coatOf(planned, coat.id).id,
-      passageIds: [passageId],
-      at,
-      spot: null,
-      intoWet: false,
-    },
-    making,
-  );
-}

@@ -1,16 +1,26 @@
+import type { Left, RemovalTool } from '@/data/applications';
 import { CORRECTIONS } from '@/data/corrections';
 import { CoreError } from '../errors';
 import { groundLaidAtMs } from './ground';
 import { changed, coatOf, pastMs, requirePassages, type Making } from './making';
 import type { Coat, HowReduced, Painting, PaintingEvent, Spot } from './schema';
-import { unlaidPassages } from './sites';
+import { sameSpot, unlaidPassages } from './sites';
 
 export interface Laying {
   coatId: string;
   passageIds: string[];
   at: string;
+  /** A part or spot of each passage; null: all of it, or all the rest. */
   spot: Spot | null;
   intoWet: boolean;
+  /** One film with the parts of this coat that were laid before. */
+  joins?: boolean;
+  /** More of it where it lies already. */
+  more?: boolean;
+  /** The painter said himself whether the film below had set. */
+  saidWet?: boolean;
+  /** What was put on, where it differs from what the coat says; its share of the thickness for more of it. */
+  recipe?: Coat['recipe'];
 }
 
 function requireSpot(spot: Spot | null): void {
@@ -30,7 +40,28 @@ function requireSpot(spot: Spot | null): void {
   }
 }
 
-/** Record that a coat was laid. Its recipe is kept with the entry as it was. */
+/** A coat is laid where it waits to be laid; more of it, where some of it lies. */
+function requireWaiting(painting: Painting, coat: Coat, { passageIds, more }: Laying): void {
+  const nameOf = (id: string) => painting.passages.find((p) => p.id === id)!.name;
+  const waiting = unlaidPassages(painting, coat);
+  const here = (id: string): boolean =>
+    more
+      ? painting.events.some(
+          (e) => e.kind === 'laid' && e.coatId === coat.id && e.passageIds.includes(id),
+        )
+      : waiting.includes(id);
+  const wrong = passageIds.find((id) => !here(id));
+  if (wrong === undefined) return;
+  throw new CoreError(
+    'not-covered',
+    'passageIds',
+    more
+      ? `Nothing of "${coat.name}" lies on ${nameOf(wrong)} yet. Lay it there first.`
+      : `"${coat.name}" is not waiting to be laid on ${nameOf(wrong)}. Choose another passage, or add a coat.`,
+  );
+}
+
+/** Record that a coat was laid, all of it or a part. Its recipe is kept with the entry as it was. */
 export function layCoat(painting: Painting, laying: Laying, making: Making): Painting {
   const coat = coatOf(painting, laying.coatId);
   requirePassages(painting, laying.passageIds);
@@ -43,16 +74,7 @@ export function layCoat(painting: Painting, laying: Laying, making: Making): Pai
       'Choose at least one passage the coat was laid on.',
     );
   }
-  const unlaid = unlaidPassages(painting, coat);
-  const wrong = laying.passageIds.find((id) => !unlaid.includes(id));
-  if (wrong !== undefined) {
-    const name = painting.passages.find((p) => p.id === wrong)!.name;
-    throw new CoreError(
-      'not-covered',
-      'passageIds',
-      `"${coat.name}" is not waiting to be laid on ${name}. Choose another passage, or add a coat.`,
-    );
-  }
+  requireWaiting(painting, coat, laying);
   const ground = groundLaidAtMs(painting.ground) ?? -Infinity;
   if (Date.parse(laying.at) < ground) {
     throw new CoreError(
@@ -69,9 +91,12 @@ export function layCoat(painting: Painting, laying: Laying, making: Making): Pai
     passageIds: laying.passageIds,
     spot: laying.spot && { name: laying.spot.name.trim(), share: laying.spot.share },
     intoWet: laying.intoWet,
+    ...(laying.saidWet ? { saidWet: true } : {}),
+    ...(laying.joins ? { joins: true } : {}),
+    ...(laying.more ? { more: true } : {}),
     name: coat.name,
     role: coat.role,
-    recipe: coat.recipe,
+    recipe: laying.recipe ?? coat.recipe,
     ...(coat.overruled ? { overruled: coat.overruled } : {}),
   };
   return changed(painting, making, { events: [...painting.events, event] });
@@ -82,7 +107,10 @@ export interface Reducing {
   spotName: string | null;
   at: string;
   how: HowReduced;
-  left: 'all' | 'half' | 'trace';
+  left: Left;
+  /** Of a part that had no name before. */
+  share?: number;
+  tool?: RemovalTool;
 }
 
 /** A neutral opaque cover for a passage that was painted out; the painter edits it. */
@@ -92,8 +120,8 @@ const COVER_MIX: Coat['recipe']['mix'] = [
 ];
 
 /**
- * Record that the top film was wiped back, scraped or painted out. Painting out also puts the covering
- * coat first in the plan of that passage, since it is a coat with a job.
+ * Record that the top film was wiped back, scraped or painted out, on all of a passage or a part of it. Painting out
+ * also puts the covering coat first in the plan of that place, since it is a coat with a job.
  */
 export function reduceFilm(painting: Painting, reducing: Reducing, making: Making): Painting {
   requirePassages(painting, [reducing.passageId]);
@@ -108,6 +136,10 @@ export function reduceFilm(painting: Painting, reducing: Reducing, making: Makin
       'at',
       'Nothing was laid on this passage by then. Give a later time.',
     );
+  }
+  if (reducing.spotName !== null) {
+    const share = reducing.share ?? spotShare(painting, reducing);
+    requireSpot({ name: reducing.spotName, share });
   }
   const event: PaintingEvent = {
     id: making.newId(),
@@ -128,28 +160,35 @@ export function reduceFilm(painting: Painting, reducing: Reducing, making: Makin
     spot:
       reducing.spotName === null
         ? null
-        : { name: reducing.spotName, share: spotShare(painting, reducing) },
+        : {
+            name: reducing.spotName,
+            share: reducing.share ?? spotShare(painting, reducing),
+          },
   };
-  const first = painting.coats.findIndex(
-    (coat) =>
-      coat.passageIds.includes(reducing.passageId) &&
-      unlaidPassages(painting, coat).includes(reducing.passageId),
-  );
+  return changed(painting, making, { events, coats: firstToCome(painting, cover) });
+}
+
+/** The coats with another put before those that are still to come on its passages. */
+export function firstToCome(painting: Painting, coat: Coat): Coat[] {
+  const waits = (c: Coat): boolean =>
+    unlaidPassages(painting, c).some((id) => coat.passageIds.includes(id));
+  const first = painting.coats.findIndex(waits);
   const place = first === -1 ? painting.coats.length : first;
-  const coats = [...painting.coats.slice(0, place), cover, ...painting.coats.slice(place)];
-  return changed(painting, making, { events, coats });
+  return [...painting.coats.slice(0, place), coat, ...painting.coats.slice(place)];
 }
 
 function spotShare(painting: Painting, { passageId, spotName }: Reducing): number {
   const spots = painting.events.flatMap((e) =>
-    e.kind === 'laid' && e.passageIds.includes(passageId) && e.spot?.name === spotName
-      ? [e.spot.share]
+    e.kind === 'laid' &&
+    e.passageIds.includes(passageId) &&
+    sameSpot(e.spot?.name ?? null, spotName)
+      ? [e.spot!.share]
       : [],
   );
   return spots.at(-1) ?? CORRECTIONS.spotShare;
 }
 
-/** Take an entry back, as if it had never been made. */
+/** Take an entry back, as if it had never been made (later entries are not settled; `recordWithout` does). */
 export function withoutEvent(
   painting: Painting,
   eventId: string,

@@ -14,7 +14,9 @@ export {
   type SiteStack,
 } from './layer';
 export { DEADLINE_QUANTILE, PLANNING_QUANTILE } from './pair';
+export { isOnEasel, restsUntilMs } from './easel';
 export { coatOf, type Making } from './making';
+export { asItWas, assessAt, stackAt, topAt } from './hour';
 export { gessoThicknessUm, groundReadyAtMs, isOilGround } from './ground';
 export { mergePaintings } from './merge';
 export type { Film } from './reduce';
@@ -32,12 +34,15 @@ export type {
   ReducedEvent,
   TouchedEvent,
   Bother,
+  Easel,
   Spot,
   Support,
 } from './schema';
 export {
   areaCm2,
+  CLOTH,
   COAT_ROLES,
+  FINENESS,
   GROUND_WHITES,
   HOW_REDUCED,
   OLD_SURFACES,
@@ -47,8 +52,12 @@ export {
 } from './vocabulary';
 export { PAINTING_SCHEMA_VERSION } from '../editions';
 export {
+  isBegun,
   isLaid,
   laidEvents,
+  laidShare,
+  sameSpot,
+  shareToLay,
   plannedCoats,
   siteKey,
   sitesOf,

@@ -6,7 +6,7 @@ import type {
   DryState,
   StudioAir,
 } from '../drying';
-import type { Composition, Constituents } from '../film';
+import { isDrawing, type Composition, type Constituents } from '../film';
 import type { Handbook } from '../handbook';
 import type { Features, Learned } from '../learn';
 import { measureOf, type JudgedFilm, type SchoolKey, type SchoolVerdict } from '../schools';
@@ -114,6 +114,7 @@ export const topLaid = (stack: SiteStack): Layer | null =>
 /** Whether a laid film was still open at a time: paint laid then goes into it, not onto it. By the median. */
 export function openAt(layer: Layer, ms: number): boolean {
   const { laidAtMs } = layer.film;
+  if (isDrawing(layer.film.asLaid)) return false;
   const until = layer.windows?.openUntil.p50;
   if (laidAtMs === null || layer.film.coatIds.length === 0 || ms < laidAtMs) return false;
   // Without an end (drying stands still) it stays open.
@@ -123,6 +124,7 @@ export function openAt(layer: Layer, ms: number): boolean {
 /** Whether a laid film was past open, but not yet touch-dry, at a time: a stroke then would lift it. */
 export function liftsAt(layer: Layer, ms: number): boolean {
   const { laidAtMs } = layer.film;
+  if (isDrawing(layer.film.asLaid)) return false;
   if (laidAtMs === null || layer.film.coatIds.length === 0 || ms < laidAtMs) return false;
   const dry = layer.windows?.touchDry.p50 ?? Infinity;
   return !openAt(layer, ms) && ms < dry;

@@ -11,6 +11,7 @@ import {
 } from '../film';
 import type { Handbook } from '../handbook';
 import type { Coat, CoatRole, HowReduced, Overrule, FilmEvent } from './schema';
+import type { SiteEvent } from './sites';
 
 const NONE_OVERRULED: Overrule[] = [];
 
@@ -120,12 +121,16 @@ function lay(
   return { film, below: merges ? stack!.below : stack };
 }
 
-/** Take a fraction of the top film away. What is left keeps its clock and its share of loss to the ground. */
+/**
+ * Take a fraction of the top film away. What is left keeps its clock and its share of loss to the ground; wiped clean,
+ * the film is there no longer.
+ */
 function reduceTop(
   { film: top, below }: Stack,
   event: Extract<FilmEvent, { kind: 'reduced' }>,
-): Stack {
+): Stack | null {
   const left = LEFT_FRACTION[event.left].value;
+  if (left === 0) return below;
   const asLaid = left === 1 ? top.asLaid : scaleConstituents(top.asLaid, left);
   return {
     film: {
@@ -149,17 +154,28 @@ export interface StackBuilder {
   /**
    * Reduce what the painter did at one site to the films that are there, then put the planned coats on.
    * Sites that begin with the same entries get the same chain of films.
-   * @param events of this site, in the order they happened
+   * @param events as they bear on this site, in the order they happened
    * @param planned coats of this site still to come, in the order of the plan
    */
-  stackOf(events: FilmEvent[], planned: Coat[]): Stack | null;
+  stackOf(events: SiteEvent[], planned: Coat[]): Stack | null;
 }
 
-/** @param bottom the film that was there before the painter began (an oil ground), or null */
+/** Another part of a coat goes on beside this one while it is open: it is one film with it, whose clock starts again. */
+function keepOpen(stack: Stack, event: Extract<SiteEvent, { kind: 'laid' }>): Stack {
+  const { film, below } = stack;
+  if (film.coatIds.at(-1) !== event.coatId) return stack;
+  return { film: { ...film, laidAtMs: Date.parse(event.at) }, below };
+}
+
+/**
+ * @param bottom the film that was there before the painter began (an oil ground), or null
+ * @param keys by which entry each film is known (`filmKeys`)
+ */
 export function stackBuilder(
   handbook: Handbook,
   ground: AbsorbingSurface,
   bottom: Film | null,
+  keys: Map<string, string>,
   filmOf: (recipe: Coat['recipe']) => Constituents,
 ): StackBuilder {
   const bare: Stack | null = bottom && { film: bottom, below: null };
@@ -174,10 +190,11 @@ export function stackBuilder(
     return made;
   };
 
-  const happened = (stack: Stack | null, event: FilmEvent): Stack | null => {
+  const happened = (stack: Stack | null, event: SiteEvent): Stack | null => {
     if (event.kind === 'reduced') return stack === bare || !stack ? stack : reduceTop(stack, event);
+    if (event.beside) return stack && keepOpen(stack, event);
     return lay(handbook, stack, ground, {
-      key: event.id,
+      key: keys.get(event.id) ?? event.id,
       coatId: event.coatId,
       name: event.name,
       role: event.role,
@@ -204,7 +221,8 @@ export function stackBuilder(
   return {
     stackOf(events, planned) {
       let step = root;
-      for (const event of events) step = after(step, event.id, (stack) => happened(stack, event));
+      for (const event of events)
+        step = after(step, event.beside ? `${event.id}+` : event.id, (s) => happened(s, event));
       for (const coat of planned) step = after(step, `plan:${coat.id}`, (s) => meant(s, coat));
       return step.stack;
     },

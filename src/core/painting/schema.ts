@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { idSchema, revisionSchema } from '../id-schema';
-import { APPLICATION_KEYS, LEFT_FRACTION, type Left } from '@/data/applications';
+import { APPLICATION_KEYS, LEFT_FRACTION, REMOVAL_TOOLS, type Left } from '@/data/applications';
 import { FINDINGS } from '@/data/learning';
 import { METHOD_KEYS } from '@/data/method-keys';
 import { RULE_KEYS } from '../rules/records';
@@ -10,6 +10,7 @@ import { PAINTING_SCHEMA_VERSION } from '../editions';
 import { deadlineSchema } from './deadline-schema';
 import {
   COAT_ROLES,
+  FINENESS,
   GROUND_WHITES,
   HOW_REDUCED,
   OLD_SURFACES,
@@ -46,6 +47,8 @@ const gessoCoats = z
 const finishedAt = timestamp.optional();
 /** Sanded or polished until it has no tooth. */
 const smooth = z.boolean().optional();
+/** What it was tinted with, in the painter's words. */
+const tint = z.string().trim().max(60, { error: 'At most 60 letters.' }).optional();
 
 export const groundSchema = z.discriminatedUnion(
   'kind',
@@ -55,15 +58,23 @@ export const groundSchema = z.discriminatedUnion(
       coats: gessoCoats,
       laidAt: finishedAt,
       smooth,
+      tint,
     }),
-    z.object({ kind: z.literal('chalk-glue'), coats: gessoCoats, laidAt: finishedAt, smooth }),
+    z.object({
+      kind: z.literal('chalk-glue'),
+      coats: gessoCoats,
+      laidAt: finishedAt,
+      smooth,
+      tint,
+    }),
     z.object({
       kind: z.literal('oil-ground'),
       laidAt: timestamp,
       white: z.enum(GROUND_WHITES).optional(),
       smooth,
+      tint,
     }),
-    z.object({ kind: z.literal('alkyd-ground'), laidAt: timestamp, smooth }),
+    z.object({ kind: z.literal('alkyd-ground'), laidAt: timestamp, smooth, tint }),
     z.object({
       kind: z.literal('old-painting'),
       paintedAt: timestamp,
@@ -126,6 +137,10 @@ export const coatSchema = z.object({
   oneSitting: z.boolean().optional(),
   /** Its passages one by one, not in one go. */
   apart: z.boolean().optional(),
+  /** How fine the work in it is, where it is not the usual of its kind: what its minutes are reckoned from. */
+  fineness: z.enum(FINENESS).optional(),
+  /** Passages on which a part of it was laid and no more of it is wanted. */
+  enough: z.array(id).max(8).optional(),
 });
 const LEFT = Object.keys(LEFT_FRACTION) as [Left, ...Left[]];
 
@@ -138,6 +153,12 @@ export const laidEventSchema = z.object({
   spot: spotSchema.nullable(),
   /** Into the wet coat below: the two are one film. */
   intoWet: z.boolean(),
+  /** The painter said himself whether the film below had set: no forecast decides it again. */
+  saidWet: z.boolean().optional(),
+  /** The parts of this coat laid before it were still open: they are one film with it. */
+  joins: z.boolean().optional(),
+  /** More of a coat that lies there already. */
+  more: z.boolean().optional(),
   /** As it was laid; later changes of the plan do not rewrite it. */
   name,
   role: z.enum(COAT_ROLES),
@@ -153,6 +174,10 @@ export const reducedEventSchema = z.object({
   spotName: z.string().nullable(),
   how: z.enum(HOW_REDUCED),
   left: z.enum(LEFT),
+  /** Of a part that had no name before: its share of the passage. */
+  share: share.optional(),
+  /** What it was taken off with. */
+  tool: z.enum(REMOVAL_TOOLS).optional(),
 });
 
 /** What the finger found on the top film of a passage or spot. */
@@ -191,6 +216,26 @@ export const botherSchema = z.object({
 /** A question asked before a stage closes, answered yes at a time. */
 export const gatePassedSchema = z.object({ id, at: timestamp });
 
+/** Where a picture is when it is not on the easel. */
+export const easelSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('resting'), since: timestamp, until: timestamp.nullable() }),
+  z.object({ kind: z.literal('finished'), at: timestamp }),
+  z.object({
+    kind: z.literal('gone'),
+    at: timestamp,
+    /** To whom or where, in the painter's words. */
+    to: z.string().trim().max(120, { error: 'At most 120 letters.' }),
+  }),
+]);
+
+/** The study that a painting was begun from. */
+export const studySchema = z.object({
+  paintingId: id,
+  title: z.string().trim().max(120),
+  /** Length here over length there. */
+  scale: z.number().positive().max(100),
+});
+
 const SHARE_SUM_TOLERANCE = 0.011;
 
 export const paintingSchema = z
@@ -212,7 +257,7 @@ export const paintingSchema = z
     school: z.enum(SCHOOL_KEYS),
     passages: z
       .array(passageSchema)
-      .min(2, { error: 'At least 2 passages.' })
+      .min(1, { error: 'At least one passage.' })
       .max(8, { error: 'At most 8 passages.' }),
     /** Pairs of passages that touch each other. */
     touches: z.array(z.tuple([id, id])),
@@ -223,6 +268,9 @@ export const paintingSchema = z
     gates: z.array(gatePassedSchema).max(200).optional(),
     /** When it must be done and how it waits; absent: no date, the usual waits. */
     planning: deadlineSchema.optional(),
+    /** Absent: on the easel. */
+    easel: easelSchema.optional(),
+    study: studySchema.optional(),
   })
   .superRefine((painting, ctx) => {
     const issue = (path: (string | number)[], message: string) =>
@@ -281,6 +329,7 @@ export type ReducedEvent = z.infer<typeof reducedEventSchema>;
 export type TouchedEvent = z.infer<typeof touchedEventSchema>;
 /** What changes the film: a touch does not. */
 export type FilmEvent = LaidEvent | ReducedEvent;
+export type Easel = z.infer<typeof easelSchema>;
 export type Bother = z.infer<typeof botherSchema>;
 export type CoatRole = (typeof COAT_ROLES)[number];
 export type Overrule = z.infer<typeof overruleSchema>;

@@ -1,8 +1,9 @@
 import type { Constants } from '@/data/constants';
 import { isSunk } from './sunk';
 import type { DryState } from '../drying';
-import { nextPlanned, topLaid, type Layer, type PaintingAssessment } from './layer';
+import { nextPlanned, topLaid, type Layer, type PaintingAssessment, type SiteStack } from './layer';
 import { openBothers } from './notes-of';
+import { isBegun } from './sites';
 import type { Bother, Coat, LaidEvent, Passage } from './schema';
 
 /** How one passage stands after a break. */
@@ -15,6 +16,10 @@ export interface PassageStanding {
   /** Matt patches are to be expected: the film is short of binder, or the ground drank. */
   sunk: boolean;
   next: Coat | null;
+  /** A part of it lies there already. */
+  rest: boolean;
+  /** Spots for which a coat of their own is planned. */
+  spots: { name: string; next: Coat }[];
 }
 
 export interface Standing {
@@ -48,7 +53,9 @@ export function standingOf(
   const lastWorkedMs = Math.max(...done.map((e) => Date.parse(e.at)));
   const daysAway = (nowMs - lastWorkedMs) / DAY_MS;
   if (daysAway < BREAK_DAYS) return null;
-  const told = passages.map(({ passage, base }): PassageStanding => {
+  const coatOf = (stack: SiteStack): Coat | null =>
+    painting.coats.find((c) => c.id === nextPlanned(stack)?.film.coatIds[0]) ?? null;
+  const told = passages.map(({ passage, base, spots }): PassageStanding => {
     const top = topLaid(base);
     const own = top && top.film.coatIds.length > 0 ? top : null;
     const recent =
@@ -63,7 +70,12 @@ export function standingOf(
       sunk:
         own !== null &&
         isSunk({ composition: own.composition, lossFraction: own.film.lossFraction }, constants),
-      next: painting.coats.find((c) => c.id === nextPlanned(base)?.film.coatIds[0]) ?? null,
+      next: coatOf(base),
+      rest: coatOf(base) !== null && isBegun(painting, coatOf(base)!, passage.id),
+      spots: spots.flatMap((stack) => {
+        const next = coatOf(stack);
+        return next?.spot ? [{ name: next.spot.name, next }] : [];
+      }),
     };
   });
   const painted = told.filter((p) => p.top !== null);

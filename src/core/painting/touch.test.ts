@@ -13,7 +13,8 @@ import {
   stackOf,
 } from '../tests/paintings';
 import { FLESH, recipe, tube } from '../tests/recipes';
-import { correctPassage } from './corrections';
+import { correctionCoat, type AddedCorrection } from './corrections';
+import { recordNewCoat } from './record';
 import { evidenceOf } from './evidence';
 import { layCoat, reduceFilm } from './events';
 import { gatesOf, noteBother, openBothers, passGate, reworkOf, settleBother } from './notes-of';
@@ -175,11 +176,19 @@ describe('what painters keep beside the film', () => {
   test('corrections change the film: redrawn and oiled out are coats of their own', () => {
     const laid = lay(newPainting(), 0, 3);
     const passageId = laid.passages[0]!.id;
-    const oiled = correctPassage(laid, 'oiled-out', passageId, NOW, making());
+    const correct = (kind: AddedCorrection) =>
+      recordNewCoat(
+        laid,
+        correctionCoat(kind, `c-${kind}`, [passageId]),
+        NOW,
+        optionsAt(),
+        making(),
+      );
+    const oiled = correct('oiled-out');
     const top = topLaid(assessPainting(oiled, optionsAt()).passages[0]!.base)!;
     expect(top.film).toMatchObject({ role: 'oiling-out', laidAtMs: NOW_MS });
     expect(top.thicknessUm).toBeCloseTo(2, 6);
-    const redrawn = correctPassage(laid, 'redrawn', passageId, NOW, making());
+    const redrawn = correct('redrawn');
     expect(
       topLaid(assessPainting(redrawn, optionsAt()).passages[0]!.base)!.film.asLaid.material,
     ).toBe('graphite');

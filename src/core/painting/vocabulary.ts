@@ -3,10 +3,16 @@ import type { Support } from './schema';
 export const SUPPORT_KINDS = [
   'canvas',
   'linen',
+  'linen-on-panel',
   'wood-panel',
   'fibreboard-panel',
   'metal-panel',
 ] as const;
+
+/** Supports that bend: films on them have to bend too. */
+export const FLEXIBLE: ReadonlySet<Support['kind']> = new Set(['canvas', 'linen']);
+/** Supports with a weave, loose or glued down: they take more paint. */
+export const CLOTH: ReadonlySet<Support['kind']> = new Set(['canvas', 'linen', 'linen-on-panel']);
 
 export const SIZES = ['none', 'glue', 'acrylic'] as const;
 
@@ -26,6 +32,9 @@ export const COAT_ROLES = [
   'oiling-out',
   'varnish',
 ] as const;
+
+/** How fine the work of a coat is, against the usual of its kind. */
+export const FINENESS = ['broad', 'fine'] as const;
 
 export const ONTO = ['touch-dry', 'through-dry', 'wet'] as const;
 

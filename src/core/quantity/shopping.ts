@@ -2,7 +2,8 @@ import type { CabinetPaint } from '../cabinet/schema';
 import { asTube } from '../cabinet/paints';
 import type { Handbook } from '../handbook';
 import { tubePaint, type MediumPart, type TubePart } from '../film';
-import { areaCm2, unlaidPassages, type Coat, type Painting } from '../painting';
+import { areaCm2, CLOTH, unlaidPassages, type Coat, type Painting } from '../painting';
+import { toLayCm2 } from '../session/pace';
 import { paintNeeded, type Losses, type PaintNeeded } from './paint-needed';
 
 /** Area a coat still covers, cm2: the passages it is not laid on yet, or its spot of them. */
@@ -15,10 +16,7 @@ export function coatAreaCm2(painting: Painting, coat: Coat, passageIds: string[]
 
 /** Panels are smooth; cloth takes more. */
 export const lossesOf = (handbook: Handbook, painting: Painting): Losses => ({
-  canvasFactor:
-    painting.support.kind === 'canvas' || painting.support.kind === 'linen'
-      ? handbook.constants.canvasFactor
-      : 1,
+  canvasFactor: CLOTH.has(painting.support.kind) ? handbook.constants.canvasFactor : 1,
   wasteFactor: handbook.constants.wasteFactor,
 });
 
@@ -39,7 +37,7 @@ export function needsOf(
   return painting.coats.flatMap((coat): CoatNeed[] => {
     if (coat.recipe.material !== undefined) return [];
     const passageIds = unlaidPassages(painting, coat).filter((id) => wanted(coat, id));
-    const area = coatAreaCm2(painting, coat, passageIds);
+    const area = toLayCm2(painting, coat, passageIds);
     if (!(area > 0)) return [];
     const needed = paintNeeded(handbook, coat.recipe, area, losses);
     return [{ coatId: coat.id, name: coat.name, passageIds, needed }];

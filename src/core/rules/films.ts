@@ -1,3 +1,4 @@
+import { FLEXIBLE } from '../painting/vocabulary';
 import type { Hit, Predicate, RuleSite } from './types';
 import { CONSERVATORS, PRACTICE, JUDGEMENT, COATINGS } from './sources';
 import { rule } from './rule';
@@ -275,7 +276,7 @@ const waxHigh = rule({
   needs: 'additives',
   speaks: ({ film, support, handbook }) => {
     const { waxFlexibleMax, waxRigidMax } = handbook.constants;
-    const bends = support.kind === 'canvas' || support.kind === 'linen';
+    const bends = FLEXIBLE.has(support.kind);
     const wax = film.composition.waxOfFilm;
     return wax > (bends ? waxFlexibleMax : waxRigidMax)
       ? { severity: 'caution', value: wax }

@@ -1,3 +1,4 @@
+import { FLEXIBLE } from '../painting/vocabulary';
 import { DAY_MS } from '../drying';
 import type { Predicate, RuleSite } from './types';
 import { CONSERVATORS, SHEET } from './sources';
@@ -174,8 +175,6 @@ const panelMoves = rule({
   speaks: (site) =>
     first(site) && site.support.kind === 'wood-panel' ? { severity: 'note' } : null,
 });
-
-const FLEXIBLE = new Set(['canvas', 'linen']);
 
 const canvasFlexes = rule({
   key: 'canvas-flexes',

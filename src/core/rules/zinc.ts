@@ -1,3 +1,4 @@
+import { FLEXIBLE } from '../painting/vocabulary';
 import { ZINC } from './sources';
 import { rule } from './rule';
 
@@ -62,7 +63,7 @@ const zincOnTop = rule({
     const { zincShare } = film.traits;
     if (zincShare === 0) return null;
     const { zincForbidShare } = handbook.constants;
-    const bends = support.kind === 'canvas' || support.kind === 'linen';
+    const bends = FLEXIBLE.has(support.kind);
     const strong = zincShare >= zincForbidShare && (bends || large);
     return { severity: strong ? 'strong' : 'caution', value: zincShare };
   },

@@ -1,6 +1,7 @@
 import { PLAN_ODDS } from '@/data/plan';
 import { constantAir } from '../drying';
 import { wallTable } from './dose-table';
+import { isOnEasel, restsUntilMs } from '../painting/easel';
 import { splitFilms } from './film-spread';
 import { PaintingWorks, type PlanInput, type Refusal } from './painting-works';
 import { Films } from './plan-films';
@@ -29,6 +30,9 @@ export function buildPlan(input: PlanInput): Built {
   const goals: PlanGoal[] = [];
   const refused: Refusal[] = [];
   for (const assessment of assessments) {
+    // A picture that rests until a day is planned from that day on; one that is finished or gone is not.
+    const { painting } = assessment;
+    if (!isOnEasel(painting, nowMs) && restsUntilMs(painting) === null) continue;
     const own = stepsOf(assessment.painting, pace);
     const made = new PaintingWorks(assessment, input, films, own);
     made.build();

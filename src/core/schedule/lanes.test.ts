@@ -5,7 +5,7 @@ import { layCoat } from '../painting/events';
 import type { Painting } from '../painting/schema';
 import { DAY, making, NOW, NOW_MS, optionsAt, stackOf } from '../tests/paintings';
 import { part, recipe, tube } from '../tests/recipes';
-import { USUAL_PACE } from '../today/suggest';
+import { USUAL_PACE } from '../session/pace';
 import { laneOf } from './lanes';
 import { stepsOf, type Step } from './steps';
 

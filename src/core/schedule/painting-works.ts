@@ -9,10 +9,13 @@ import {
 } from '../painting/layer';
 import { DEADLINE_QUANTILE } from '../painting/pair';
 import type { Importance, Milestone } from '../painting/deadline';
+import { restsUntilMs } from '../painting/easel';
+import { sameSpot } from '../painting/sites';
 import { stops } from '../rules';
+import type { Pace } from '../session/pace';
 import type { Films } from './plan-films';
 import type { Lag, LagStage, PlanGoal, PlanWork, Wet, WorkWindow } from './problem';
-import { edgeBetween, makesEdges, needsDrySide, deadlineOf, type Pace, type Step } from './steps';
+import { edgeBetween, makesEdges, needsDrySide, deadlineOf, type Step } from './steps';
 
 export interface PlanInput {
   assessments: PaintingAssessment[];
@@ -55,7 +58,8 @@ const MILESTONE_STAGE: Record<Milestone, LagStage> = {
 export class PaintingWorks {
   readonly works: PlanWork[] = [];
   readonly refused: Refusal[] = [];
-  private readonly lastOn = new Map<string, Step>();
+  /** What comes to lie on top of a passage: the last coat of all of it, and the spots laid since. */
+  private readonly lastOn = new Map<string, Step[]>();
   private readonly painting: PaintingAssessment['painting'];
   private readonly planning;
   private readonly steps: Step[];
@@ -121,13 +125,54 @@ export class PaintingWorks {
     return { after, film, stage, dose: this.films.dose(film, stage, chance, throughChance), had };
   }
 
-  /** The wait for what lies on a passage already; null on a ground that is ready. */
-  private laidLag(passageId: string, stage: LagStage, chance?: number): Lag | null {
-    const [base] = this.stacksOf(passageId);
-    const top = base ? topLaid(base) : null;
-    if (!top || top.film.coatIds.length === 0 || !top.clock) return null;
-    const film = this.films.place(this.key('laid', passageId, top.film.key), top);
-    return this.lag(null, film, stage, top.clock.doseAt(this.input.assess.nowMs), chance);
+  /** What lies on top of a passage, or of a spot of it, already: films that the painter put on. */
+  private laidOn(passageId: string, spotName: string | null, everywhere: boolean): Layer[] {
+    const [base, ...spots] = this.stacksOf(passageId);
+    const own = spots.find((s) => sameSpot(s.site.spotName, spotName));
+    const stacks = everywhere ? [base!, ...spots] : [own ?? base!];
+    const tops = stacks.flatMap((stack) => topLaid(stack) ?? []);
+    const films = tops.filter((top) => top.film.coatIds.length > 0 && top.clock);
+    return films.filter((top, i) => films.findIndex((t) => t.film.key === top.film.key) === i);
+  }
+
+  private placed(passageId: string, top: Layer): number {
+    return this.films.place(this.key('laid', passageId, top.film.key), top);
+  }
+
+  /** The waits for what lies there already, on a spot or everywhere; none on a ground that is ready. */
+  private laidLags(
+    passageId: string,
+    spotName: string | null,
+    stage: LagStage,
+    chance?: number,
+  ): Lag[] {
+    return this.laidOn(passageId, spotName, spotName === null).map((top) =>
+      this.lag(
+        null,
+        this.placed(passageId, top),
+        stage,
+        top.clock!.doseAt(this.input.assess.nowMs),
+        chance,
+      ),
+    );
+  }
+
+  /** The planned steps that a step of all of a passage, or of a spot, goes on there. */
+  private under(step: Step, passageId: string): Step[] {
+    const there = this.lastOn.get(passageId) ?? [];
+    const { spot } = step.coat;
+    if (!spot) return there;
+    const own = there.find((s) => s.coat.spot && sameSpot(s.coat.spot.name, spot.name));
+    const whole = own ?? there.find((s) => s.coat.spot === null);
+    return whole ? [whole] : [];
+  }
+
+  private put(step: Step, passageId: string): void {
+    const { spot } = step.coat;
+    const others = (this.lastOn.get(passageId) ?? []).filter(
+      (s) => spot && !(s.coat.spot && sameSpot(s.coat.spot.name, spot.name)),
+    );
+    this.lastOn.set(passageId, [...others, step]);
   }
 
   private wetInto(before: Step, passageId: string, sameSitting: boolean): Wet | null {
@@ -147,18 +192,17 @@ export class PaintingWorks {
   }
 
   /** Into paint that is laid already: while it is open. */
-  private wetIntoLaid(passageId: string): Wet | null {
-    const [base] = this.stacksOf(passageId);
-    const top = base ? topLaid(base) : null;
-    if (!top || top.film.coatIds.length === 0 || !top.clock) return null;
-    const film = this.films.place(this.key('laid', passageId, top.film.key), top);
+  private wetIntoLaid(step: Step, passageId: string): Wet | null {
+    const [top] = this.laidOn(passageId, step.coat.spot?.name ?? null, false);
+    if (!top) return null;
+    const film = this.placed(passageId, top);
     const { constants } = this.input.assess.handbook;
     const { touch } = this.films.toSplit[film]!;
     return {
       after: null,
       film,
       dose: constants.openOverTouch * quantileOf(touch, 1 - this.planning.chance),
-      had: top.clock.doseAt(this.input.assess.nowMs),
+      had: top.clock!.doseAt(this.input.assess.nowMs),
       sameSitting: false,
       dryDose: quantileOf(touch, this.planning.chance),
     };
@@ -171,21 +215,27 @@ export class PaintingWorks {
     let notBefore = -Infinity;
     const stage = stageFor(step, this.painting);
     for (const passageId of step.passageIds) {
-      const before = this.lastOn.get(passageId);
+      const under = this.under(step, passageId);
+      // On the last that covers it all; what lies there already is covered by that.
+      const covered = under.some((s) => s.coat.spot === null);
       if (step.coat.onto === 'wet') {
-        const wet = before ? this.wetInto(before, passageId, false) : this.wetIntoLaid(passageId);
+        const before = under.at(-1);
+        const wet = before
+          ? this.wetInto(before, passageId, false)
+          : this.wetIntoLaid(step, passageId);
         if (wet) {
           wets.push(wet);
           continue;
         }
       }
-      if (before) {
+      for (const before of under)
         lags.push(this.lag(before.workIds.at(-1)!, this.filmOf(before, passageId), stage, 0));
-        continue;
-      }
-      const laid = this.laidLag(passageId, stage);
-      if (laid) lags.push(laid);
-      else notBefore = Math.max(notBefore, this.assessment.groundReadyAtMs ?? -Infinity);
+      if (covered) continue;
+      const laid = this.laidLags(passageId, step.coat.spot?.name ?? null, stage);
+      lags.push(...laid);
+      if (under.length > 0) continue;
+      if (laid.length === 0)
+        notBefore = Math.max(notBefore, this.assessment.groundReadyAtMs ?? -Infinity);
       for (const finding of this.layerOf(step.coat.id, passageId)?.findings.filter(stops) ?? []) {
         if (finding.untilMs === null) this.refused.push({ stepId: step.id, rule: finding.rule });
         else notBefore = Math.max(notBefore, finding.untilMs);
@@ -241,11 +291,10 @@ export class PaintingWorks {
     const rest = [...new Set(neighbours)].sort((a, b) => toCome(a) - toCome(b))[0];
     if (rest === undefined) return [];
     this.restsOn.set(rest, [...(this.restsOn.get(rest) ?? []), step.workIds.at(-1)!]);
-    const before = this.lastOn.get(rest);
+    const before = this.lastOn.get(rest)?.at(-1);
     if (before)
       return [this.lag(before.workIds.at(-1)!, this.filmOf(before, rest), 'touch-dry', 0)];
-    const laid = this.laidLag(rest, 'touch-dry');
-    return laid ? [laid] : [];
+    return this.laidLags(rest, null, 'touch-dry');
   }
   private readonly restsOn = new Map<string, string[]>();
 
@@ -266,7 +315,7 @@ export class PaintingWorks {
       const minutesEach = step.minutes / step.workIds.length;
       step.workIds.forEach((id, k) => {
         const wished = this.input.notBefore[id] ?? this.input.notBefore[step.id] ?? -Infinity;
-        const notBefore = Math.max(own.notBefore, wished);
+        const notBefore = Math.max(own.notBefore, wished, restsUntilMs(this.painting) ?? -Infinity);
         this.works.push({
           id,
           project: this.painting.id,
@@ -279,7 +328,7 @@ export class PaintingWorks {
           notBeforeMs: notBefore === -Infinity ? null : notBefore,
         });
       });
-      for (const id of step.passageIds) this.lastOn.set(id, step);
+      for (const id of step.passageIds) this.put(step, id);
     }
   }
 
@@ -287,14 +336,20 @@ export class PaintingWorks {
     const { milestone, dueAt } = this.planning;
     const stage = MILESTONE_STAGE[milestone];
     const ends = this.painting.passages.flatMap(({ id }): Lag[] => {
-      const last = this.lastOn.get(id);
-      if (!last) {
-        const laid = this.laidLag(id, stage, DEADLINE_QUANTILE);
-        return laid ? [laid] : [];
-      }
-      // Varnished is done when the varnish is dry; where none is planned, when it may go on.
-      const asked = milestone === 'varnished' && last.coat.role === 'varnish' ? 'touch-dry' : stage;
-      return [this.lag(last.workIds.at(-1)!, this.filmOf(last, id), asked, 0, DEADLINE_QUANTILE)];
+      const last = this.lastOn.get(id) ?? [];
+      const laid = last.some((s) => s.coat.spot === null)
+        ? []
+        : this.laidLags(id, null, stage, DEADLINE_QUANTILE);
+      return [
+        ...laid,
+        ...last.map((step) => {
+          // Varnished is done when the varnish is dry; where none is planned, when it may go on.
+          const asked =
+            milestone === 'varnished' && step.coat.role === 'varnish' ? 'touch-dry' : stage;
+          const film = this.filmOf(step, id);
+          return this.lag(step.workIds.at(-1)!, film, asked, 0, DEADLINE_QUANTILE);
+        }),
+      ];
     });
     if (this.steps.length === 0 && dueAt === null) return null;
     return {

@@ -1,10 +1,9 @@
-import { LEAST_WORK_MINUTES, WORK_PACE } from '@/data/pace';
 import { PLAN_ODDS } from '@/data/plan';
 import type { Coat, CoatRole, Painting } from '../painting/schema';
 import { USUAL_DEADLINE } from '../painting/deadline';
 import type { Edge, Deadline } from '../painting/deadline-schema';
 import { unlaidPassages } from '../painting/sites';
-import { passagesCm2 } from '../session/time';
+import { mayBeParted, minutesOf, type Pace } from '../session/pace';
 
 /** A coat on some passages of a painting that is still to be laid. */
 export interface Step {
@@ -18,8 +17,6 @@ export interface Step {
   workIds: string[];
   medium: string | null;
 }
-
-export type Pace = Record<CoatRole, number>;
 
 /** Coats in which an edge is made as it is meant to be: the modelling, not what is below or over it. */
 const EDGE_ROLES: ReadonlySet<CoatRole> = new Set(['overpainting', 'detail']);
@@ -40,28 +37,11 @@ const meets = ({ between: [a, b] }: Edge, x: string, y: string): boolean =>
 export const edgeBetween = (painting: Painting, x: string, y: string): Edge | null =>
   deadlineOf(painting).edges.find((e) => meets(e, x, y)) ?? null;
 
-const ROUND_TO = 5;
-const roundUp = (minutes: number): number => Math.ceil(minutes / ROUND_TO) * ROUND_TO;
-
 /** Mediums are the same on the palette when their parts are, whatever they are called; null without one. */
 export const mediumKey = ({ recipe }: Coat): string | null =>
   recipe.mediumShare === 0
     ? null
     : JSON.stringify(recipe.medium.map((p) => [p.ingredient, p.parts]));
-
-/** Minutes that a coat takes on some passages: what the painter says of the whole coat, or area and pace. */
-export function minutesOf(
-  painting: Painting,
-  coat: Coat,
-  passageIds: string[],
-  pace: Pace,
-): number {
-  const area = passagesCm2(painting, passageIds);
-  if (coat.minutes !== undefined)
-    return coat.minutes * (area / Math.max(1e-9, passagesCm2(painting, coat.passageIds)));
-  const share = coat.spot?.share ?? 1;
-  return Math.max(LEAST_WORK_MINUTES, roundUp((area * share) / pace[coat.role]));
-}
 
 /** Passages in groups that can be worked in one go: with a crisp edge between two of them, one side must dry first. */
 function groupsOf(painting: Painting, coat: Coat, passageIds: string[]): string[][] {
@@ -90,8 +70,9 @@ export function stepsOf(painting: Painting, pace: Pace): Step[] {
         ? `${painting.id}/${coat.id}`
         : `${painting.id}/${coat.id}/${passageIds[0]!}`;
       const minutes = minutesOf(painting, coat, passageIds, pace);
-      const splittable = !coat.oneSitting && coat.onto !== 'wet' && WORK_PACE[coat.role].splittable;
-      const pieces = splittable ? Math.max(1, Math.ceil(minutes / PLAN_ODDS.sittingMinutes)) : 1;
+      const pieces = mayBeParted(coat)
+        ? Math.max(1, Math.ceil(minutes / PLAN_ODDS.sittingMinutes))
+        : 1;
       return {
         id,
         paintingId: painting.id,

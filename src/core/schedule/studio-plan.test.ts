@@ -6,7 +6,7 @@ import type { Deadline } from '../painting/deadline-schema';
 import type { Coat, Painting } from '../painting/schema';
 import { making, NOW, NOW_MS, optionsAt, stackOf } from '../tests/paintings';
 import { part, recipe, tube } from '../tests/recipes';
-import { USUAL_PACE } from '../today/suggest';
+import { USUAL_PACE } from '../session/pace';
 import { buildPlan, type Built } from './build';
 import { keepForecasts, scoreOf, weeksOf } from '../plan-record/look-back';
 import { mergeRecords, NEW_PLAN_RECORD } from '../plan-record/record';
@@ -60,10 +60,12 @@ describe('coats as works', () => {
   test('minutes by area and pace, in sittings where it may be interrupted', () => {
     const painting = planned([{ role: 'tone' }, { role: 'overpainting' }]);
     const [tone, over] = stepsOf(painting, USUAL_PACE);
-    // 2000 cm2: 25 minutes of toning in one go; 333 of overpainting at 6 cm2 a minute, in three sittings.
+    // 2000 cm2: minutes of the table at 1000 by the square root of two, to the next five; the long one in sittings.
     expect(tone).toMatchObject({ minutes: 25, workIds: [tone!.id] });
-    expect(over).toMatchObject({ minutes: 335 });
-    expect(over!.workIds).toHaveLength(3);
+    expect(over).toMatchObject({ minutes: 215 });
+    expect(over!.workIds).toHaveLength(2);
+    const [fine] = stepsOf(planned([{ role: 'overpainting', fineness: 'fine' }]), USUAL_PACE);
+    expect(fine!.minutes).toBe(385);
     const once = stepsOf(
       planned([{ role: 'overpainting', oneSitting: true, minutes: 90 }]),
       USUAL_PACE,

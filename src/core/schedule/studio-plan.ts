@@ -14,7 +14,8 @@ import { HALVES, halfOfDraws, oddsFrom, type GoalOdds, type HalfOfDraws, type Od
 import type { PlanProblem, WorkWindow } from './problem';
 import type { PlanRecord } from '../plan-record/schema';
 import { plan, type Plan } from './result';
-import type { Pace, Step } from './steps';
+import type { Pace } from '../session/pace';
+import type { Step } from './steps';
 import { airFor, suppose, warmerFrom, type WhatIf } from './what-if';
 
 /** Everything a plan of a studio is made from; plain data, so that a worker can be given it. */

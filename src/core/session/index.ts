@@ -14,23 +14,26 @@ export {
   finishWork,
   isPaused,
   isRunning,
+  noteLaid,
   pause,
+  putDown,
   putOut,
   removePhoto,
   removeWork,
   resume,
   runningWork,
+  shareOut,
   takeUp,
   type SessionEdit,
   type SessionPlan,
 } from './session';
 export {
   minutesByPainting,
-  paceOf,
-  passagesCm2,
   pausedMinutes,
   sessionMinutes,
   timeBoxOf,
   workedMinutes,
   type TimeBox,
 } from './time';
+export { laidCm2, mayBeParted, minutesOf, paceOf, toLayCm2, USUAL_PACE, type Pace } from './pace';
+export { usesOil } from './oil';

@@ -19,7 +19,6 @@ import {
   minutesByPainting,
   paceOf,
   paletteWindow,
-  passagesCm2,
   pause,
   putOut,
   removePhoto,
@@ -32,6 +31,7 @@ import {
   workedMinutes,
   type Session,
 } from '.';
+import { toLayCm2, usualMinutes } from './pace';
 import { sessionSchema } from './schema';
 
 const START = Date.UTC(2026, 1, 17, 9);
@@ -181,14 +181,29 @@ test("the painter's own pace bends the usual one as sessions come in", () => {
       making(1),
     ),
   };
-  const usual = paceOf([], paintings)[coat.role];
+  const of = (sessions: Session[]) => paceOf(sessions, paintings)[coat.role];
+  expect(of([])).toBe(1);
   const slow = Array.from({ length: 6 }, () => session(600));
-  const own = paceOf(slow, paintings)[coat.role];
-  expect(own).toBeLessThan(usual);
+  const expected = usualMinutes(coat, toLayCm2(painting, coat, coat.passageIds));
   // Six sessions outweigh the usual, which counts as two.
-  const cm2 = passagesCm2(painting, coat.passageIds);
-  expect(own).toBeCloseTo(Math.exp((2 * Math.log(usual) + 6 * Math.log(cm2 / 600)) / 8), 6);
-  expect(paceOf([session(4)], paintings)[coat.role]).toBe(usual);
+  expect(of(slow)).toBeCloseTo(Math.exp((6 * Math.log(600 / expected)) / 8), 6);
+  expect(of([session(4)])).toBe(1);
+  // Half of it in the same time is half as fast: what counts is the area that was laid.
+  const half = layCoat(
+    painting,
+    {
+      coatId: coat.id,
+      passageIds: coat.passageIds,
+      at: at(0),
+      spot: { name: 'part 1', share: 0.5 },
+      intoWet: false,
+    },
+    making(1),
+  );
+  const halved = paceOf([session(600)], { [painting.id]: half })[coat.role];
+  expect(halved).toBeGreaterThan(of([session(600)]));
+  // Nothing laid, nothing learned, however long it took.
+  expect(paceOf(slow, { [painting.id]: painting })[coat.role]).toBe(1);
   expect(minutesByPainting(slow, 0)[painting.id]).toBe(3600);
 });
 

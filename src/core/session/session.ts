@@ -106,6 +106,44 @@ export function finishWork(session: Session, workId: string, { now }: Now): Sess
   return isRunning(was) && next ? takeUp(done, next.id, { now }) : done;
 }
 
+/** Put a work down: it is not done, and can be taken up again. Nothing else goes into hand. */
+export function putDown(session: Session, workId: string, { now }: Now): Session {
+  workOf(session, workId);
+  return changed(session, {
+    works: session.works.map((w) =>
+      w.id === workId ? { ...w, stretches: closed(w.stretches, now) } : w,
+    ),
+  });
+}
+
+/** A coat, or a part of one, that was laid while the session runs belongs to it: noted where it had no work yet. */
+export function noteLaid(
+  session: Session,
+  laid: Pick<Work, 'paintingId' | 'passageIds' | 'coatId' | 'name' | 'done'>,
+  making: Making,
+): Session {
+  const same = session.works.find(
+    (w) =>
+      w.paintingId === laid.paintingId &&
+      w.coatId === laid.coatId &&
+      w.passageIds.some((id) => laid.passageIds.includes(id)),
+  );
+  if (same) return same.done || !laid.done ? session : finishWork(session, same.id, making);
+  const work: Work = {
+    ...laid,
+    id: making.newId(),
+    plannedMinutes: null,
+    stretches: [],
+  };
+  return changed(session, { works: [...session.works, work] });
+}
+
+/** Change what a work is meant to take; null: nothing is meant. The caller validates. */
+export const shareOut = (session: Session, workId: string, minutes: number | null): Session =>
+  changed(session, {
+    works: session.works.map((w) => (w.id === workId ? { ...w, plannedMinutes: minutes } : w)),
+  });
+
 /** Add a work to a session that runs; it is taken up at once when nothing is in hand. */
 export function addWork(
   session: Session,
@@ -153,12 +191,35 @@ export type SessionEdit = Partial<
   Pick<Session, 'goal' | 'reached' | 'note' | 'startedAt' | 'endedAt' | 'boxMinutes'>
 >;
 
-/** Throws `order` when it would end before it starts. */
+/** Stretches within a session's new bounds: what began, or ended, with the session still does; the rest is cut. */
+function within(stretches: Stretch[], was: Session, next: Session): Stretch[] {
+  const from = Date.parse(next.startedAt);
+  const to = next.endedAt === null ? Infinity : Date.parse(next.endedAt);
+  return stretches.flatMap((s) => {
+    const begins = s.from === was.startedAt ? from : Math.max(from, Date.parse(s.from));
+    if (s.to === null) return [{ ...s, from: new Date(begins).toISOString() }];
+    const ends = s.to === was.endedAt ? to : Math.min(to, Date.parse(s.to));
+    return ends > begins
+      ? [{ from: new Date(begins).toISOString(), to: new Date(ends).toISOString() }]
+      : [];
+  });
+}
+
+/**
+ * Correct a session. Where its beginning or end is moved, its works and interruptions are cut to it, so that hours
+ * forgotten at the clock are not kept on a painting. Throws `order` when it would end before it starts.
+ */
 export function editSession(session: Session, edit: SessionEdit): Session {
   const next = { ...session, ...edit };
   if (next.endedAt !== null && Date.parse(next.endedAt) < Date.parse(next.startedAt))
     throw new CoreError('order', 'endedAt', 'It would end before it begins. Give a later end.');
-  return changed(session, edit);
+  if (next.startedAt === session.startedAt && next.endedAt === session.endedAt)
+    return changed(session, edit);
+  return changed(session, {
+    ...edit,
+    pauses: within(session.pauses, session, next),
+    works: session.works.map((w) => ({ ...w, stretches: within(w.stretches, session, next) })),
+  });
 }
 
 /** Take a work out of the record, with its time. */

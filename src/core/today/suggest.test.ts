@@ -3,7 +3,8 @@ import { assessPainting, type Painting } from '../painting';
 import { layCoat } from '../painting/events';
 import { isoDaysAgo, making, NOW_MS, optionsAt, stackOf } from '../tests/paintings';
 import { FLESH, part, recipe, tube } from '../tests/recipes';
-import { suggestSession, USUAL_PACE } from './suggest';
+import { USUAL_PACE } from '../session/pace';
+import { suggestSession } from './suggest';
 import { worthATouch } from './worth';
 import { today } from '.';
 
@@ -82,7 +83,7 @@ test('open paint with nothing meant to go into it is not asked for', () => {
 test('a faster hand does more in the same time', () => {
   const minutes = (pace: typeof USUAL_PACE) =>
     suggestSession(rowsOf(quick), 600, pace).works[0]!.minutes;
-  expect(minutes({ ...USUAL_PACE, 'block-in': 2 * USUAL_PACE['block-in'] })).toBeLessThan(
+  expect(minutes({ ...USUAL_PACE, 'block-in': 0.5 * USUAL_PACE['block-in'] })).toBeLessThan(
     minutes(USUAL_PACE),
   );
 });

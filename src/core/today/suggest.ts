@@ -1,11 +1,10 @@
-import { CLEANING_MINUTES, LEAST_WORK_MINUTES, WORK_PACE, PACE } from '@/data/pace';
+import { CLEANING_MINUTES, LEAST_WORK_MINUTES, PACE } from '@/data/pace';
 import { quantileOf } from '../drying';
 import { PLANNING_QUANTILE } from '../painting/pair';
-import type { Coat, CoatRole } from '../painting/schema';
-import { mediumKey, minutesOf } from '../schedule/steps';
+import type { Coat } from '../painting/schema';
+import { mediumKey } from '../schedule/steps';
+import { mayBeParted, minutesOf, USUAL_PACE, type Pace } from '../session/pace';
 import { clusterRows, type TodayCluster, type TodayGroup, type TodayRow } from './today';
-
-export type Pace = Record<CoatRole, number>;
 
 /** Why a work stands in the suggestion. */
 export type SuggestReason = 'open-paint' | 'longest-wait' | 'same-medium' | 'fits';
@@ -29,11 +28,6 @@ export interface Suggestion {
   /** Times another medium has to be mixed. */
   mediumChanges: number;
 }
-
-/** The usual pace by kind of coat, cm2 a minute. */
-export const USUAL_PACE = Object.fromEntries(
-  Object.entries(WORK_PACE).map(([role, { cm2PerMinute }]) => [role, cm2PerMinute]),
-) as Pace;
 
 /** Days until the coat is dry enough for the next, at the planning chance: the longer, the sooner it should go on. */
 const waitDays = ({ next }: TodayRow): number =>
@@ -68,7 +62,7 @@ function candidatesOf(rows: Record<TodayGroup, TodayRow[]>, pace: Pace): Candida
         open,
         closesMs: row.readyAtMs ?? Infinity,
         wait: waitDays(row),
-        splittable: WORK_PACE[coat.role].splittable,
+        splittable: mayBeParted(coat),
       },
     ];
   });

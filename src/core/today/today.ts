@@ -1,5 +1,7 @@
 import { DAY_MS, type StageWindow } from '../drying';
 import {
+  isBegun,
+  isOnEasel,
   nextPlanned,
   topLaid,
   type Layer,
@@ -33,6 +35,8 @@ export interface TodayRow {
   reason: TodayReason;
   top: Layer | null;
   next: Layer | null;
+  /** A part of the coat to come lies there already: what is told is the rest. */
+  rest: boolean;
   /** The stage waited for, or until which it is open. */
   window: StageWindow | null;
   /** When it was ready, or will be, at the planning chance. Null when drying stands still. */
@@ -126,8 +130,11 @@ export function todayRow(
   const top = topCoat(stack);
   const next = nextPlanned(stack);
   const judged = top ? paintedRow(top, next, nowMs) : bareRow(assessment.groundReadyAtMs, nowMs);
+  const { painting } = assessment;
+  const coat = painting.coats.find((c) => c.id === next?.film.coatIds[0]);
   return {
-    painting: assessment.painting,
+    painting,
+    rest: coat !== undefined && isBegun(painting, coat, passage.id),
     stack,
     passage,
     spotName: stack.site.spotName,
@@ -144,26 +151,50 @@ const order = (row: TodayRow): number =>
 /** Nothing planned goes behind everything that has a coat to come. */
 const behind = (row: TodayRow): number => (row.reason === 'ready-nothing-planned' ? 1 : 0);
 
+/** Whether something is planned for this spot that is not planned for the passage around it. */
+function hasItsOwn(spot: SiteStack, { painting }: PaintingAssessment): boolean {
+  const coatId = nextPlanned(spot)?.film.coatIds[0];
+  return painting.coats.some((c) => c.id === coatId && c.spot !== null);
+}
+
+/** The rows of one passage: itself, and each spot that has a coat of its own to come or holds the passage back. */
+function rowsOf(
+  assessment: PaintingAssessment,
+  { passage, base, spots }: PaintingAssessment['passages'][number],
+  nowMs: number,
+): TodayRow[] {
+  const whole = todayRow(assessment, passage, base, nowMs);
+  const own: TodayRow[] = [];
+  const holding: TodayRow[] = [];
+  for (const spot of spots) {
+    const row = todayRow(assessment, passage, spot, nowMs);
+    if (hasItsOwn(spot, assessment)) own.push(row);
+    else if (
+      row.top !== null &&
+      row.top.film.key !== whole.top?.film.key &&
+      row.group !== 'takes-a-coat'
+    )
+      holding.push(row);
+  }
+  // Where only a spot is still to come, the passage has nothing more to say.
+  const says = whole.reason !== 'ready-nothing-planned' || own.length === 0;
+  return [...(says ? [whole] : []), ...own, ...holding];
+}
+
 /**
- * Every passage of every painting, in the order of what the film allows. A spot has a row of its own
- * only while it holds its passage back: while it is wetter than the rest of it.
+ * Every passage of every painting on the easel, in the order of what the film allows. A spot has a row of its own where a coat is
+ * planned for it, and while it is wetter than the rest of its passage.
  */
 export function today(
   assessments: PaintingAssessment[],
   nowMs: number,
+  worked: (painting: Painting, nowMs: number) => boolean = isOnEasel,
 ): Record<TodayGroup, TodayRow[]> {
-  const rows = assessments.flatMap((assessment) =>
-    assessment.passages.flatMap(({ passage, base, spots }) => {
-      const whole = todayRow(assessment, passage, base, nowMs);
-      const held = spots
-        .filter(
-          (spot) => topCoat(spot) !== null && topCoat(spot)!.film.key !== topCoat(base)?.film.key,
-        )
-        .map((spot) => todayRow(assessment, passage, spot, nowMs))
-        .filter((row) => row.group !== 'takes-a-coat');
-      return [whole, ...held];
-    }),
-  );
+  const rows = assessments
+    .filter(({ painting }) => worked(painting, nowMs))
+    .flatMap((assessment) =>
+      assessment.passages.flatMap((passage) => rowsOf(assessment, passage, nowMs)),
+    );
   const group = (key: TodayGroup) =>
     rows
       .filter((row) => row.group === key)
@@ -192,6 +223,7 @@ export function clusterRows(rows: TodayRow[]): TodayCluster[] {
       row.painting.id,
       row.reason,
       row.spotName ?? '',
+      row.rest,
       row.top?.film.key ?? 'ground',
       nextCoat,
     ].join('|');

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
-import type { Painting } from '@/core/painting';
+import { CLOTH, type Painting } from '@/core/painting';
 import { usePaintings } from '@/store/hooks';
 import { parseNumber } from '@/forms';
 import { Choice } from '@/ui/Choice';
@@ -54,7 +54,7 @@ const tidy = (value: number): string => String(Number(value.toFixed(2)));
 
 function PaintingNeeds({ painting }: { painting: Painting }) {
   const [scope, setScope] = useState<Scope>('next');
-  const usual = painting.support.kind === 'canvas' || painting.support.kind === 'linen';
+  const usual = CLOTH.has(painting.support.kind);
   const [canvas, setCanvas] = useState(tidy(usual ? STUDIO_HANDBOOK.constants.canvasFactor : 1));
   const [waste, setWaste] = useState(tidy(STUDIO_HANDBOOK.constants.wasteFactor));
   const factors = { canvasFactor: parseNumber(canvas), wasteFactor: parseNumber(waste) };

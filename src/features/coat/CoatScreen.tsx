@@ -27,6 +27,8 @@ interface Props {
   coatId: string;
   passageId: string | null;
   afterId: string | null;
+  /** What was laid is corrected, not only what is still to come. */
+  asRecord?: boolean;
 }
 
 /** One coat: its role, its place, its mix, its medium and how it is put on; figures change while editing. */
@@ -38,10 +40,16 @@ export function CoatScreen(props: Props) {
   return <Editor key={props.coatId} painting={painting} {...props} />;
 }
 
-function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Painting }) {
+function Editor({
+  painting,
+  coatId,
+  passageId,
+  afterId,
+  asRecord = false,
+}: Props & { painting: Painting }) {
   const router = useRouter();
   const dispatch = useStoreDispatch();
-  const editor = useCoatEditor(painting, coatId, passageId, afterId);
+  const editor = useCoatEditor(painting, coatId, passageId, afterId, asRecord);
   const wide = useWide();
   const { form, draft, isNew } = editor;
   const leave = () =>
@@ -81,13 +89,14 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
   );
   const page = (
     <Screen
-      title={isNew ? 'A new coat' : draft.name || 'Coat'}
+      title={asRecord ? 'Correct the record' : isNew ? 'A new coat' : draft.name || 'Coat'}
       subtitle={painting.title}
       onBack={leave}
       foot={foot}
     >
       <View style={{ gap: space.xl }}>
         <FormState form={form} />
+        {editor.laidOn.length > 0 ? <RecordChoice editor={editor} painting={painting} /> : null}
         <PlaceFields editor={editor} painting={painting} />
         <MaterialFields editor={editor} />
         {draft.recipe.material === undefined ? (
@@ -96,8 +105,7 @@ function Editor({ painting, coatId, passageId, afterId }: Props & { painting: Pa
             <MediumFields editor={editor} />
           </>
         ) : null}
-        <LayingFields editor={editor} />
-        {editor.laidOn.length > 0 ? <RecordChoice editor={editor} painting={painting} /> : null}
+        <LayingFields editor={editor} painting={painting} />
         {wide ? null : <LivePanel editor={editor} painting={painting} />}
         {isNew ? null : <PlanActions painting={painting} coatId={coatId} onGone={leave} />}
       </View>
@@ -125,7 +133,11 @@ function RecordChoice({ editor, painting }: { editor: CoatEditor; painting: Pain
     .join(', ');
   return (
     <View style={{ gap: space.s }}>
-      <Notice>{`Laid already on ${names}. What you change counts for passages still to come, unless the record itself was wrong.`}</Notice>
+      <Notice>
+        {editor.correctRecord
+          ? `What was laid on ${names} is corrected with it.`
+          : `Laid already on ${names}. What you change counts for passages still to come, unless the record itself was wrong.`}
+      </Notice>
       <Tick
         title="Correct the record of what was laid too"
         checked={editor.correctRecord}

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { ONTO } from '@/core/painting';
+import { ONTO, type Painting } from '@/core/painting';
 import { APPLICATION_KEYS, APPLICATIONS } from '@/data/applications';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
@@ -7,10 +7,11 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { ONTO_NAME } from './names';
+import { TimeFields } from './TimeFields';
 import type { CoatEditor } from './useCoatEditor';
 
 /** How it is put on, how thick, and on what. */
-export function LayingFields({ editor }: { editor: CoatEditor }) {
+export function LayingFields({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
   const { form, draft, set } = editor;
   const { rangeUm } = APPLICATIONS[draft.application];
   return (
@@ -44,6 +45,7 @@ export function LayingFields({ editor }: { editor: CoatEditor }) {
         value={draft.onto}
         onChange={(onto) => set({ onto })}
       />
+      <TimeFields editor={editor} painting={painting} />
       <Field label="Why, for the day you come back to it" {...form.text('why')} />
     </View>
   );

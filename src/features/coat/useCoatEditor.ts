@@ -145,6 +145,7 @@ export function useCoatEditor(
   coatId: string,
   passageId: string | null,
   afterId: string | null,
+  asRecord = false,
 ): CoatEditor {
   const nowMs = useNow();
   const options = useAssessOptions();
@@ -160,7 +161,7 @@ export function useCoatEditor(
   });
   const { draft, value } = form;
   const [paintBefore, setPaintBefore] = useState<PaintPart | null>(null);
-  const [correctRecord, setCorrectRecord] = useState(false);
+  const [correctRecord, setCorrectRecord] = useState(asRecord);
   const live = useMemo(
     () =>
       value

@@ -118,6 +118,10 @@ export const WorthATouch = onDemand(
   async () => (await import('@/features/today/WorthATouch')).WorthATouch,
   'What is worth a touch',
 );
+export const Finished = onDemand<object>(
+  async () => (await import('@/features/today/Finished')).Finished,
+  'What waits for varnish',
+);
 export const ExportReminder = onDemand(
   async () => (await import('@/features/keep/ExportReminder')).ExportReminder,
   'The reminder of a file',

@@ -4,7 +4,6 @@ import { View } from 'react-native';
 import { exportFile } from '@/core/formats/export';
 import type { Painting } from '@/core/painting';
 import { changeParticulars } from '@/core/painting/coats';
-import { groundNotes } from '@/core/painting/notes';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { saveExport } from '@/features/keep/files';
 import { FormState, useForm } from '@/forms';
@@ -17,32 +16,55 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Screen } from '@/ui/Screen';
+import { TwoColumns, useWide } from '@/ui/Split';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
+import { BasicsPart } from './BasicsPart';
+import { EaselPart } from './EaselPart';
+import { MethodPart } from './MethodPart';
+import { PassageActions } from './PassageActions';
 import { particularsOf, particularsSchema } from './particulars';
+import { StudyPart } from './StudyPart';
 
-/** Title, passages and which of them touch; one painting out as a file; taking it down. */
+/** Everything of a painting that can change later: where it is, what it stands on, its passages, its method. */
 export function AboutPaintingScreen({ id }: { id: string }) {
   const router = useRouter();
   const painting = usePainting(id);
+  const wide = useWide();
   if (!painting) return <NotHereScreen what="That painting" />;
   const back = () => router.navigate({ pathname: '/paintings/[id]', params: { id } });
   return (
-    <Screen title="About this painting" subtitle={painting.title} onBack={back}>
-      <ParticularsForm key={painting.id} painting={painting} onDone={back} />
-      <View style={{ gap: space.m, marginTop: space.xxl }}>
-        <Heading>Heed</Heading>
-        {groundNotes(painting.ground.kind).map((note) => (
-          <Notice key={note}>{note}</Notice>
-        ))}
-        <Heading>Keep it</Heading>
-        <Action
-          title="Export this painting"
-          onPress={() => saveExport(exportFile('painting', [painting], null, nowIso()))}
-        />
-        <TakeDown painting={painting} />
-      </View>
+    <Screen
+      title="About this painting"
+      subtitle={painting.title}
+      onBack={back}
+      maxWidth={wide ? 1040 : 720}
+    >
+      <TwoColumns
+        left={
+          <>
+            <EaselPart key={`easel:${painting.id}`} painting={painting} />
+            <ParticularsForm key={painting.id} painting={painting} onDone={back} />
+            <PassageActions painting={painting} />
+          </>
+        }
+        right={
+          <>
+            <BasicsPart key={`basics:${painting.id}`} painting={painting} />
+            <MethodPart painting={painting} />
+            <StudyPart key={`study:${painting.id}`} painting={painting} />
+            <View style={{ gap: space.m }}>
+              <Heading>Keep it</Heading>
+              <Action
+                title="Export this painting"
+                onPress={() => saveExport(exportFile('painting', [painting], null, nowIso()))}
+              />
+              <TakeDown painting={painting} />
+            </View>
+          </>
+        }
+      />
     </Screen>
   );
 }
@@ -74,7 +96,7 @@ function ParticularsForm({ painting, onDone }: { painting: Painting; onDone: () 
     <View style={{ gap: space.s }}>
       <FormState form={form} />
       <Field label="Title" {...form.text('title')} />
-      <Heading>Passages</Heading>
+      <Heading>Names and shares</Heading>
       {passages.map((p, i) => (
         <View
           key={p.id}

@@ -65,7 +65,7 @@ export function AfterBreak({
       }}
     >
       <Heading>{`Untouched for ${duration(standing.daysAway)}`}</Heading>
-      {standing.passages.map(({ passage, top, state, next }) => (
+      {standing.passages.map(({ passage, top, state, next, rest, spots }) => (
         <View
           key={passage.id}
           style={{
@@ -82,8 +82,15 @@ export function AfterBreak({
             {state === 'bare' ? <Text tone="ink2">bare</Text> : <StateTag state={state} />}
           </View>
           <Text size="small" tone="ink2">
-            {`${top ? `${top.film.name} of ${shortTime(top.film.laidAtMs ?? nowMs, nowMs)}` : 'nothing on it'}; ${next ? `${next.name.toLowerCase()} was to come next${next.why ? `: ${next.why}` : ''}` : 'nothing more was planned'}`}
+            {`${top ? `${top.film.name} of ${shortTime(top.film.laidAtMs ?? nowMs, nowMs)}` : 'nothing on it'}; ${next ? `${rest ? 'the rest of ' : ''}${next.name.toLowerCase()} was to come next${next.why ? `: ${next.why}` : ''}` : spots.length > 0 ? 'only a spot was still to come' : 'nothing more was planned'}`}
           </Text>
+          {spots
+            .filter((spot) => spot.next.id !== next?.id)
+            .map((spot) => (
+              <Text key={spot.name} size="small" tone="ink2">
+                {`${spot.name}: ${spot.next.name.toLowerCase()} was to come`}
+              </Text>
+            ))}
         </View>
       ))}
       {lost.length > 0 ? (

@@ -4,6 +4,7 @@ import { groundNotes } from '@/core/painting/notes';
 import { SUPPORT_NAME } from '@/features/film-view';
 import { Choice } from '@/ui/Choice';
 import { DateField } from '@/ui/DateField';
+import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Tick } from '@/ui/Tick';
 import { Stepper } from '@/ui/Stepper';
@@ -125,6 +126,9 @@ export function GroundFields({ form }: { form: NewPaintingFields }) {
         />
       ) : null}
       <GroundParticulars form={form} ground={ground} />
+      {ground === 'bare' || ground === 'sized' || ground === 'old-painting' ? null : (
+        <Field label="Tinted with, if it is" {...form.text('tint')} />
+      )}
       {notesFor(ground).map((note) => (
         <Notice key={note}>{note}</Notice>
       ))}

@@ -1,14 +1,15 @@
 import { useRouter } from 'expo-router';
 import { paintingAddress } from '@/features/addresses';
 import { StyleSheet, View } from 'react-native';
-import { areaCm2 } from '@/core/painting';
+import { areaCm2, isOnEasel, type Painting } from '@/core/painting';
+import { easelWords, varnishWords } from '@/features/easel-words';
 import { coreSteps, groundDrawing, groundName, SUPPORT_NAME } from '@/features/film-view';
 import { isBroken } from '@/core/tell';
 import { EmptyStudio } from '@/features/frame/EmptyStudio';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { sizeWords } from '@/features/units';
-import { useAssessment, usePaintings, useStoreSelector } from '@/store/hooks';
+import { useAssessment, useNow, usePaintings, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { FilmCore } from '@/ui/film/FilmCore';
 import { ListScreen } from '@/ui/ListScreen';
@@ -21,6 +22,7 @@ import { colour, space } from '@/ui/tokens';
 export function PaintingsScreen() {
   const router = useRouter();
   const paintings = usePaintings();
+  const now = useNow();
   const start = () => router.push('/paintings/new');
   if (paintings.length === 0) {
     return (
@@ -36,7 +38,7 @@ export function PaintingsScreen() {
       aside={<StudioLink />}
       maxWidth={900}
       above={<UnreadableNotices />}
-      rows={paintings}
+      rows={byPlace(paintings, now)}
       keyOf={(painting) => painting.id}
       row={(painting) => <PaintingRow id={painting.id} />}
       foot={
@@ -48,11 +50,20 @@ export function PaintingsScreen() {
   );
 }
 
+const PLACES = ['resting', 'finished', 'gone'] as const;
+
+/** Those on the easel first, then those that rest, are finished, or are gone, each in the order of the wall. */
+function byPlace(paintings: Painting[], nowMs: number): Painting[] {
+  const place = (p: Painting): number => (isOnEasel(p, nowMs) ? -1 : PLACES.indexOf(p.easel!.kind));
+  return [...paintings].sort((a, b) => place(a) - place(b));
+}
+
 /** One painting with its films; judged when it comes into sight. */
 function PaintingRow({ id }: { id: string }) {
   const router = useRouter();
   const units = useStoreSelector((state) => state.studio.units);
   const assessment = useAssessment(id);
+  const now = useNow();
   if (!assessment) return null;
   const { painting, passages } = assessment;
   const broken = passages.filter(({ base, spots }) =>
@@ -81,6 +92,16 @@ function PaintingRow({ id }: { id: string }) {
         <Text size="small" tone="ink2">
           {`${sizeWords(painting.support, units)} ${SUPPORT_NAME[painting.support.kind]}, ${groundName(painting.ground)}, ${Math.round(areaCm2(painting.support))} cm²`}
         </Text>
+        {isOnEasel(painting, now) ? null : (
+          <Text size="small" strong>
+            {easelWords(painting, now)}
+          </Text>
+        )}
+        {painting.easel?.kind === 'finished' ? (
+          <Text size="small" tone="ink2">
+            {varnishWords(assessment, now)}
+          </Text>
+        ) : null}
         <Text size="small" tone={broken.length > 0 ? 'brick' : 'ink2'} strong={broken.length > 0}>
           {broken.length === 0
             ? 'Every coat holds.'

@@ -29,7 +29,8 @@ export function PassageFields({ form }: { form: NewPaintingFields }) {
     <View style={{ gap: space.s }}>
       <Heading>Passages</Heading>
       <Text size="small" tone="ink2">
-        The parts you paint for themselves, 2 to 8, each with its share of the surface.
+        The areas you finish separately, such as sky, house and figure: one to eight, each with its
+        share of the surface.
       </Text>
       {passages.map((passage, i) => (
         <PassageField
@@ -37,7 +38,7 @@ export function PassageFields({ form }: { form: NewPaintingFields }) {
           form={form}
           index={i}
           onRemove={
-            passages.length > 2
+            passages.length > 1
               ? () =>
                   form.put(
                     'passages',

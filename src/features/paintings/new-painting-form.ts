@@ -68,6 +68,8 @@ export const newPaintingFormSchema = z
     gessoCoats: z.number({ error: 'Between 1 and 12 whole coats of gesso.' }),
     groundDay: z.string(),
     smooth: z.boolean(),
+    /** What the ground was tinted with; empty: nothing. */
+    tint: z.string().trim().max(60, { error: 'At most 60 letters.' }).optional(),
     sealed: z.boolean(),
     white: z.enum(GROUND_WHITES),
     oldSurface: z.enum(OLD_SURFACES),
@@ -87,7 +89,7 @@ export const newPaintingFormSchema = z
           share: above0('The share'),
         }),
       )
-      .min(2, { error: 'At least 2 passages.' })
+      .min(1, { error: 'At least one passage.' })
       .max(8, { error: 'At most 8 passages.' }),
   })
   .superRefine((form, ctx) => {
@@ -136,6 +138,7 @@ export const NEW_PAINTING: NewPaintingForm = {
   gessoCoats: 4,
   groundDay: '',
   smooth: false,
+  tint: '',
   sealed: true,
   white: 'titanium',
   oldSurface: 'matt',
@@ -151,7 +154,10 @@ export const NEW_PAINTING: NewPaintingForm = {
 
 function groundOf(form: NewPaintingForm): Ground {
   const day = form.groundDay.trim() === '' ? null : new Date(form.groundDay).toISOString();
-  const smooth = form.smooth ? { smooth: true } : {};
+  const smooth = {
+    ...(form.smooth ? { smooth: true } : {}),
+    ...(form.tint?.trim() ? { tint: form.tint.trim() } : {}),
+  };
   switch (form.ground) {
     case 'oil-ground':
       return { kind: 'oil-ground', laidAt: day!, white: form.white, ...smooth };

@@ -2,12 +2,13 @@ import { View } from 'react-native';
 import type { PlannedWork } from '@/core/schedule';
 import { makesEdges } from '@/core/schedule/steps';
 import { changeCoat } from '@/core/painting/coats';
-import { WORK_PACE } from '@/data/pace';
+import { mayBeParted } from '@/core/session';
 import { useNumberText } from '@/forms';
 import { changePainting } from '@/store/actions';
 import { usePainting, useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { planRecordOf } from '@/store/plan';
 import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { Problem } from '@/ui/Says';
@@ -103,13 +104,17 @@ function Effort({
   return (
     <View style={{ gap: space.s }}>
       <Stepper label="How long it takes in all" unit="min" step={15} min={5} max={6000} {...text} />
-      {WORK_PACE[coat.role].splittable ? (
-        <Tick
-          title="In one sitting"
-          checked={coat.oneSitting ?? false}
-          onPress={() => set('Changed how a coat is worked', { oneSitting: !coat.oneSitting })}
+      {coat.onto === 'wet' ? null : (
+        <Choice
+          label="It is done"
+          options={[
+            { key: 'once', name: 'in one sitting' },
+            { key: 'parts', name: 'in parts' },
+          ]}
+          value={mayBeParted(coat) ? 'parts' : 'once'}
+          onChange={(key) => set('Changed how a coat is worked', { oneSitting: key === 'once' })}
         />
-      ) : null}
+      )}
       {coat.passageIds.length > 1 ? (
         <Tick
           title="Its passages one by one"

@@ -1,35 +1,17 @@
-import { View } from 'react-native';
-import { withoutEvent } from '@/core/painting/events';
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
 import { type PaintingEvent } from '@/core/painting';
-import { changePainting } from '@/store/actions';
-import { useStoreDispatch } from '@/store/hooks';
-import { Action } from '@/ui/Action';
+import { entryWords } from '@/features/record/entry-words';
+import { EntrySheet } from '@/features/record/EntrySheet';
 import { Heading, Text } from '@/ui/Text';
 import { shortTime } from '@/ui/time/words';
-import { colour, space } from '@/ui/tokens';
+import { colour, space, TARGET } from '@/ui/tokens';
 import type { SectionView } from './useSectionView';
 
-const HOW = {
-  wiped: 'Wiped back',
-  scraped: 'Scraped',
-  sanded: 'Sanded',
-  'painted-out': 'Painted out',
-} as const;
-const LEFT = { all: 'all of it left', half: 'half left', trace: 'a trace left' } as const;
-
-function words(event: PaintingEvent): string {
-  if (event.kind === 'reduced')
-    return `${HOW[event.how]}, ${LEFT[event.left]}${event.spotName ? `, ${event.spotName}` : ''}`;
-  if (event.kind === 'touched')
-    return `Touched: ${event.finding}${event.setAside ? ', set aside' : ''}`;
-  const spot = event.spot ? `, ${event.spot.name} ${Math.round(event.spot.share * 100)} %` : '';
-  return `Laid ${event.name.toLowerCase()}${event.intoWet ? ', into the wet' : ''}${spot}`;
-}
-
-/** What was done on this passage, newest first; an entry made by mistake can be taken back. */
+/** What was done on this passage, newest first; an entry is opened to correct it or take it back. */
 export function History({ view }: { view: SectionView }) {
-  const dispatch = useStoreDispatch();
   const { painting, passage, nowMs } = view;
+  const [openId, setOpen] = useState<string | null>(null);
   const here = painting.events.filter((e) =>
     e.kind === 'laid'
       ? e.passageIds.includes(passage.passage.id)
@@ -37,22 +19,22 @@ export function History({ view }: { view: SectionView }) {
   );
   if (here.length === 0) return null;
   const newestFirst = [...here].sort((a, b) => Date.parse(b.at) - Date.parse(a.at));
-  const takeBack = (event: PaintingEvent) =>
-    dispatch(
-      changePainting(painting.id, `Took back: ${words(event)}`, (p, making) =>
-        withoutEvent(p, event.id, making),
-      ),
-    );
+  const open: PaintingEvent | undefined = here.find((e) => e.id === openId);
   return (
     <View style={{ marginTop: space.xl }}>
       <Heading size="body">What was done here</Heading>
       {newestFirst.map((event) => (
-        <View
+        <Pressable
           key={event.id}
+          accessibilityRole="button"
+          aria-label={`${entryWords(event)}, ${shortTime(Date.parse(event.at), nowMs)}: correct`}
+          onPress={() => setOpen(event.id)}
           style={{
             flexDirection: 'row',
             alignItems: 'center',
             gap: space.s,
+            minHeight: TARGET,
+            paddingVertical: space.xs,
             borderBottomWidth: 1,
             borderBottomColor: colour.rule,
           }}
@@ -61,11 +43,16 @@ export function History({ view }: { view: SectionView }) {
             {shortTime(Date.parse(event.at), nowMs)}
           </Text>
           <Text size="small" style={{ flex: 1 }}>
-            {words(event)}
+            {entryWords(event)}
           </Text>
-          <Action title="Take back" kind="quiet" onPress={() => takeBack(event)} />
-        </View>
+          <Text size="small" tone="tawny">
+            Correct
+          </Text>
+        </Pressable>
       ))}
+      {open ? (
+        <EntrySheet painting={painting} event={open} nowMs={nowMs} onClose={() => setOpen(null)} />
+      ) : null}
     </View>
   );
 }

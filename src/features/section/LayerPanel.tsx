@@ -1,10 +1,13 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { isLaid, type Painting } from '@/core/painting';
+import { isBegun, type Painting } from '@/core/painting';
+import { leaveRest, wipesOff } from '@/core/painting/record';
 import { overruleCoat } from '@/core/painting/coats';
 import { repairSentence } from '@/core/repair';
 import type { RuleKey } from '@/core/rules/records';
+import { AlsoSheet } from '@/features/record/AlsoSheet';
+import { RemovalSheet } from '@/features/record/RemovalSheet';
 import { FindingNotices } from '@/features/findings/FindingNotices';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';
@@ -14,8 +17,7 @@ import { Notice } from '@/ui/Notice';
 import { Heading, Text } from '@/ui/Text';
 import { about } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
-import { LayDialog } from './LayDialog';
-import { ReduceDialog } from './ReduceDialog';
+import { LayDialog } from '@/features/record/LayDialog';
 import { RepairButton, RepairPlace } from './RepairButton';
 import { SchoolsTable } from './SchoolsTable';
 import { StageWindows } from './StageWindows';
@@ -99,6 +101,10 @@ function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
   const coatId = chosen.layer.film.coatIds.at(-1)!;
   const layFirstId = chosen.layer.film.coatIds[0]!;
   const next = view.stack.layers.find((l) => l.planned) === chosen.layer;
+  const dispatch = useStoreDispatch();
+  const begun = painting.coats.find(
+    (c) => c.id === layFirstId && isBegun(painting, c, view.passage.passage.id),
+  );
   const [first, ...others] = chosen.repairs;
   return (
     <View style={{ gap: space.m }}>
@@ -107,7 +113,7 @@ function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
       {chosen.solving ? <RepairPlace /> : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
         <Action
-          title="Lay it"
+          title={begun ? 'Lay the rest' : 'Lay it'}
           kind={first ? 'plain' : 'primary'}
           onPress={() => setLaying(true)}
           style={{ flexGrow: 1 }}
@@ -122,6 +128,21 @@ function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
           }
           style={{ flexGrow: 1 }}
         />
+        {begun ? (
+          <Action
+            title="No more of it here"
+            kind="quiet"
+            onPress={() =>
+              dispatch(
+                changePainting(
+                  painting.id,
+                  `Left the rest of ${begun.name.toLowerCase()}`,
+                  (p, m) => leaveRest(p, begun.id, [view.passage.passage.id], true, m),
+                ),
+              )
+            }
+          />
+        ) : null}
       </View>
       {others.map((repair) => (
         <View key={repair.kind} style={{ gap: space.xs }}>
@@ -152,7 +173,6 @@ function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
           coatId={layFirstId}
           passageId={view.passage.passage.id}
           nowMs={view.nowMs}
-          passages={view.passages}
           onClose={() => setLaying(false)}
         />
       ) : null}
@@ -165,47 +185,66 @@ const isMaterial = (painting: Painting, coatId: string): boolean =>
 
 function Laid({ view, chosen }: { view: SectionView; chosen: LayerView }) {
   const router = useRouter();
-  const [reducing, setReducing] = useState(false);
+  const [doing, setDoing] = useState<'take-off' | 'again' | 'also' | null>(null);
   const { layer } = chosen;
   const { painting } = view;
+  const passageId = view.passage.passage.id;
   const top = view.stack.layers.filter((l) => !l.planned).at(-1) === layer;
-  const coatId = layer.film.coatIds.find((id) =>
-    painting.coats.some((c) => c.id === id && isLaid(painting, c, view.passage.passage.id)),
-  );
+  const own = layer.film.coatIds.length > 0;
+  const coat = painting.coats.findLast((c) => layer.film.coatIds.includes(c.id));
+  const close = () => setDoing(null);
   return (
     <View style={{ gap: space.m }}>
       <StageWindows layer={layer} school={view.painting.school} nowMs={view.nowMs} />
       {layer.film.paintedOut ? <Notice>Painted out: the next coat has to hide it.</Notice> : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
-        {top && layer.film.coatIds.length > 0 ? (
+        {top && own ? (
           <Action
             title="Wiped, scraped, painted out"
-            onPress={() => setReducing(true)}
+            onPress={() => setDoing('take-off')}
             style={{ flexGrow: 1 }}
           />
         ) : null}
-        {coatId ? (
+        {top && coat ? <Action title="Lay it again" onPress={() => setDoing('again')} /> : null}
+        {coat && painting.passages.length > 1 ? (
+          <Action title="On another passage too" onPress={() => setDoing('also')} />
+        ) : null}
+        {coat ? (
           <Action
             title="Correct the record"
             kind="quiet"
             onPress={() =>
               router.push({
                 pathname: '/paintings/[id]/coats/[coatId]',
-                params: { id: painting.id, coatId },
+                params: { id: painting.id, coatId: coat.id, record: '1' },
               })
             }
           />
         ) : null}
       </View>
-      {reducing ? (
-        <ReduceDialog
+      {doing === 'take-off' ? (
+        <RemovalSheet
           painting={painting}
-          passageId={view.passage.passage.id}
+          passageIds={[passageId]}
           spotName={view.spotName}
           filmName={layer.film.name}
+          wet={wipesOff(layer)}
           nowMs={view.nowMs}
-          onClose={() => setReducing(false)}
+          onClose={close}
         />
+      ) : null}
+      {doing === 'again' && coat ? (
+        <LayDialog
+          painting={painting}
+          coatId={coat.id}
+          passageId={passageId}
+          nowMs={view.nowMs}
+          more
+          onClose={close}
+        />
+      ) : null}
+      {doing === 'also' && coat ? (
+        <AlsoSheet painting={painting} coat={coat} passageId={passageId} onClose={close} />
       ) : null}
     </View>
   );

@@ -1,7 +1,8 @@
 import { View } from 'react-native';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { unlaidPassages, type Painting } from '@/core/painting';
-import { coatAreaCm2, lossesOf, paintNeeded } from '@/core/quantity';
+import { lossesOf, paintNeeded } from '@/core/quantity';
+import { toLayCm2 } from '@/core/session';
 import { applyRepair, repairAction, type Repair } from '@/core/repair';
 import { SCHOOLS } from '@/core/schools';
 import { changePainting } from '@/store/actions';
@@ -16,7 +17,7 @@ import type { SectionView } from './useSectionView';
 function batchWords(painting: Painting, repair: Repair): string {
   const coat = painting.coats.find((c) => c.id === repair.coatId);
   if (!coat || repair.mlPer10MlPaint === null || coat.recipe.mix.length === 0) return '';
-  const area = coatAreaCm2(painting, coat, unlaidPassages(painting, coat));
+  const area = toLayCm2(painting, coat, unlaidPassages(painting, coat));
   if (!(area > 0)) return '';
   const { paintMl } = paintNeeded(
     STUDIO_HANDBOOK,

@@ -10,6 +10,8 @@ import { colour, space } from '@/ui/tokens';
 
 const ROWS: { stage: Stage | FinishStage; name: string; safe: 'p10' | 'p90' }[] = [
   { stage: 'openUntil', name: 'open until', safe: 'p10' },
+  // Wet or tacky paint comes off; set paint has to be scraped.
+  { stage: 'touchDry', name: 'comes off with a rag until', safe: 'p10' },
   { stage: 'set', name: 'set', safe: 'p90' },
   { stage: 'touchDry', name: 'touch-dry', safe: 'p90' },
   { stage: 'recoat', name: 'takes a coat, by the school', safe: 'p90' },
@@ -51,7 +53,7 @@ export function StageWindows({
       {rows.map(({ stage, name, safe }) => (
         <View
           role="row"
-          key={stage}
+          key={name}
           style={{
             flexDirection: 'row',
             gap: space.s,

@@ -1,48 +1,115 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { GATES } from '@/data/gates';
-import type { Painting } from '@/core/painting';
+import { unlaidPassages, type Painting } from '@/core/painting';
 import { passGate, reworkOf } from '@/core/painting/notes-of';
-import type { Work } from '@/core/session';
+import type { Session, Work } from '@/core/session';
+import { FindingNotices } from '@/features/findings/FindingNotices';
+import { DabSheet } from '@/features/record/DabSheet';
+import { RemovalSheet } from '@/features/record/RemovalSheet';
+import { useGesture } from '@/features/record/useGesture';
+import { LiftWarning } from '@/features/record/LayDialog';
 import { changePainting } from '@/store/actions';
-import { usePainting, useStoreDispatch } from '@/store/hooks';
+import { useAssessOptions, useNow, usePainting, useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
+import { Problem } from '@/ui/Says';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { space } from '@/ui/tokens';
 import { CorrectionSheet } from './CorrectionSheet';
+import { judgedNow } from './useWork';
 
-/** Corrections, gates and rework of what is in hand. */
-export function AtWork({ work }: { work: Work }) {
+/** Corrections, gates and rework of what is in hand, and what is to be said of it at this moment. */
+export function AtWork({ session, work }: { session: Session; work: Work }) {
   const painting = usePainting(work.paintingId);
-  const [correcting, setCorrecting] = useState(false);
+  const nowMs = useNow();
+  const [doing, setDoing] = useState<'take-off' | 'dab' | 'other' | null>(null);
+  const gesture = useGesture(work.paintingId, session.startedAt);
   if (!painting) return null;
+  const coat = painting.coats.find((c) => c.id === work.coatId) ?? null;
+  const waiting = coat
+    ? unlaidPassages(painting, coat).filter((id) => work.passageIds.includes(id))
+    : [];
+  const close = () => setDoing(null);
   return (
     <View style={{ gap: space.xs }}>
       <Heading>{`At work on ${painting.title}`}</Heading>
+      {coat && waiting.length > 0 ? (
+        <Moment painting={painting} work={work} waiting={waiting} />
+      ) : null}
       <Gates painting={painting} coatId={work.coatId} />
       {work.passageIds.map((id) => {
         const { planned, laid, reworked } = reworkOf(painting, id);
         const name = painting.passages.find((p) => p.id === id)?.name;
-        return reworked > 0 || laid > planned ? (
+        const more = laid - planned;
+        return reworked > 0 || more > 0 ? (
           <Text key={id} size="small" tone="ink2">
-            {`${name}: ${laid} coats laid of ${planned} in the method, reworked ${reworked} ${reworked === 1 ? 'time' : 'times'}`}
+            {[
+              `${name}:`,
+              more > 0
+                ? `${more} ${more === 1 ? 'coat' : 'coats'} more than the method lays out`
+                : '',
+              more > 0 && reworked > 0 ? 'and' : '',
+              reworked > 0 ? `reworked ${reworked} ${reworked === 1 ? 'time' : 'times'}` : '',
+            ]
+              .filter(Boolean)
+              .join(' ')}
           </Text>
         ) : null;
       })}
-      <Action
-        title="Correction"
-        onPress={() => setCorrecting(true)}
-        style={{ alignSelf: 'flex-start' }}
-      />
-      {correcting ? (
-        <CorrectionSheet
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
+        <Action title="Wiped, scraped, painted out" onPress={() => setDoing('take-off')} />
+        <Action title="A dab" onPress={() => setDoing('dab')} />
+        {gesture.last ? (
+          <Action title={`Same again: ${gesture.last}`} onPress={gesture.repeat} />
+        ) : null}
+        <Action title="Redrawn, oiled out" kind="quiet" onPress={() => setDoing('other')} />
+      </View>
+      <Problem says={gesture.refusal?.message} />
+      {doing === 'take-off' ? (
+        <RemovalSheet
           painting={painting}
-          passageIds={work.passageIds}
-          onClose={() => setCorrecting(false)}
+          passageIds={
+            work.passageIds.length > 0 ? work.passageIds : painting.passages.map((p) => p.id)
+          }
+          inHand={
+            coat && waiting.length > 0
+              ? { coatId: coat.id, name: coat.name, passageIds: waiting }
+              : null
+          }
+          nowMs={nowMs}
+          onClose={close}
         />
       ) : null}
+      {doing === 'dab' ? (
+        <DabSheet painting={painting} inHand={coat} passageIds={work.passageIds} onClose={close} />
+      ) : null}
+      {doing === 'other' ? (
+        <CorrectionSheet painting={painting} passageIds={work.passageIds} onClose={close} />
+      ) : null}
     </View>
+  );
+}
+
+/** A coat can be worked on unready paint; what that does is said at that moment. */
+function Moment({
+  painting,
+  work,
+  waiting,
+}: {
+  painting: Painting;
+  work: Work;
+  waiting: string[];
+}) {
+  const options = useAssessOptions();
+  const nowMs = useNow();
+  const coat = painting.coats.find((c) => c.id === work.coatId)!;
+  const { tops, findings } = judgedNow(painting, coat, waiting, options, nowMs);
+  return (
+    <>
+      <LiftWarning tops={tops} coat={coat} atMs={nowMs} nowMs={nowMs} />
+      <FindingNotices findings={findings} nowMs={nowMs} />
+    </>
   );
 }
 

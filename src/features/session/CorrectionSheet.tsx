@@ -1,30 +1,28 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { CoreError } from '@/core/errors';
-import { reduceFilm } from '@/core/painting/events';
-import { type HowReduced, type Painting } from '@/core/painting';
-import { correctPassage, type AddedCorrection } from '@/core/painting/corrections';
-import { changePainting } from '@/store/actions';
-import { nowIso } from '@/store/clock';
-import { useStoreDispatch } from '@/store/hooks';
+import { assessAt, stackAt, topAt, type Painting } from '@/core/painting';
+import { correctionCoat, type AddedCorrection } from '@/core/painting/corrections';
+import { overWhatIsLaid, recordNewCoat } from '@/core/painting/record';
+import { stops } from '@/core/rules';
+import { FindingNotices } from '@/features/findings/FindingNotices';
+import { useRecord } from '@/features/record/useRecord';
+import { LiftWarning } from '@/features/record/LayDialog';
+import type { WhenValue } from '@/features/record/laying-form';
+import { WhenChoice, whenIso, whenNow } from '@/features/record/WhenChoice';
+import { nowMs as presentMs } from '@/store/clock';
 import { Action } from '@/ui/Action';
-import { Choice } from '@/ui/Choice';
+import { Choice, ManyChoice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Heading } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 
-type Kind = Exclude<HowReduced, 'sanded'> | AddedCorrection;
-const KINDS: { key: Kind; name: string }[] = [
-  { key: 'wiped', name: 'wiped back' },
-  { key: 'scraped', name: 'scraped down' },
-  { key: 'painted-out', name: 'painted out' },
+const KINDS: { key: AddedCorrection; name: string }[] = [
   { key: 'redrawn', name: 'redrawn' },
   { key: 'oiled-out', name: 'oiled out' },
 ];
-const isAdded = (kind: Kind): kind is AddedCorrection => kind === 'redrawn' || kind === 'oiled-out';
 
-/** A correction as painters make them; each changes the film. */
+/** A passage drawn again or oiled out: a coat like any other, and judged like one before it is noted. */
 export function CorrectionSheet({
   painting,
   passageIds,
@@ -34,61 +32,69 @@ export function CorrectionSheet({
   passageIds: string[];
   onClose: () => void;
 }) {
-  const dispatch = useStoreDispatch();
-  const [passageId, setPassageId] = useState(passageIds[0] ?? painting.passages[0]!.id);
-  const [left, setLeft] = useState<'all' | 'half' | 'trace'>('half');
-  const [refusal, setRefusal] = useState<string | null>(null);
-  const make = (kind: Kind) => {
-    try {
-      dispatch(
-        changePainting(
-          painting.id,
-          `${KINDS.find((k) => k.key === kind)!.name}: ${painting.passages.find((p) => p.id === passageId)?.name ?? ''}`,
-          (p, making) =>
-            isAdded(kind)
-              ? correctPassage(p, kind, passageId, nowIso(), making)
-              : reduceFilm(
-                  p,
-                  {
-                    passageId,
-                    spotName: null,
-                    at: nowIso(),
-                    how: kind,
-                    left: kind === 'painted-out' ? 'all' : left,
-                  },
-                  making,
-                ),
-        ),
-      );
-      onClose();
-    } catch (error) {
-      setRefusal(error instanceof CoreError ? error.message : String(error));
-    }
+  const { record, note, refusal, options } = useRecord();
+  const [kind, setKind] = useState<AddedCorrection>('oiled-out');
+  const [on, setOn] = useState(passageIds.length === 1 ? passageIds : []);
+  const [when, setWhen] = useState<WhenValue>(() => whenNow(presentMs()));
+  const [openedMs] = useState(presentMs);
+  const at = whenIso(when, when.when === 'now' ? presentMs() : openedMs);
+  const atMs = Date.parse(whenIso(when, openedMs));
+  const coat = correctionCoat(kind, 'correction', on);
+  const judged = Number.isNaN(atMs) || on.length === 0 ? null : judge();
+  function judge() {
+    const was = assessAt(
+      { ...painting, coats: overWhatIsLaid(painting, coat) },
+      atMs,
+      coat.id,
+      options,
+    );
+    const findings = on.flatMap(
+      (id) =>
+        stackAt(was, id, null)?.layers.find((l) => l.film.coatIds.includes(coat.id))?.findings ??
+        [],
+    );
+    return {
+      tops: on.map((id) => topAt(was, id, null)),
+      findings: findings.filter(
+        (f, i) => f.severity !== 'note' && findings.findIndex((g) => g.rule === f.rule) === i,
+      ),
+    };
+  }
+  const make = () => {
+    let id = '';
+    const kept = record(painting.id, `${coat.name}`, (p, o, making) => {
+      id = making.newId();
+      return recordNewCoat(p, { ...coat, id }, at, o, making);
+    });
+    if (!kept) return;
+    note({ paintingId: painting.id, passageIds: on, coatId: id, name: coat.name, done: true });
+    onClose();
   };
   return (
-    <Sheet name="Correction" onClose={onClose}>
+    <Sheet name="Redrawn, oiled out" onClose={onClose}>
       <View style={{ gap: space.s }}>
-        <Heading>Correction</Heading>
-        <Choice
-          label="Passage"
+        <Heading>Redrawn, oiled out</Heading>
+        <Choice label="It was" options={KINDS} value={kind} onChange={setKind} />
+        <ManyChoice
+          label="On"
           options={painting.passages.map((p) => ({ key: p.id, name: p.name }))}
-          value={passageId}
-          onChange={setPassageId}
+          values={on}
+          onChange={setOn}
         />
-        <Choice
-          label="What is left when wiped or scraped"
-          options={[
-            { key: 'all', name: 'nearly all' },
-            { key: 'half', name: 'half' },
-            { key: 'trace', name: 'a trace' },
-          ]}
-          value={left}
-          onChange={setLeft}
+        <WhenChoice value={when} onChange={setWhen} />
+        {judged ? (
+          <>
+            <LiftWarning tops={judged.tops} coat={coat} atMs={atMs} nowMs={presentMs()} />
+            <FindingNotices findings={judged.findings} nowMs={presentMs()} />
+          </>
+        ) : null}
+        {refusal ? <Notice tone="refusal">{refusal.message}</Notice> : null}
+        <Action
+          title="Note it"
+          kind="primary"
+          disabled={on.length === 0 || (judged?.findings.some(stops) ?? false)}
+          onPress={make}
         />
-        {refusal ? <Notice tone="refusal">{refusal}</Notice> : null}
-        {KINDS.map((kind) => (
-          <Action key={kind.key} title={kind.name} onPress={() => make(kind.key)} />
-        ))}
         <Action title="Cancel" kind="quiet" onPress={onClose} />
       </View>
     </Sheet>

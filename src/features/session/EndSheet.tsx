@@ -1,11 +1,11 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { coverPalette, editSession, endSession, type Session } from '@/core/session';
+import { coverPalette, editSession, endSession, usesOil, type Session } from '@/core/session';
 import { sessionSchema } from '@/core/session/schema';
 import { useText } from '@/forms/useText';
 import { changeSession } from '@/store/actions';
-import { useStoreDispatch } from '@/store/hooks';
+import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { sessionAddress } from '@/features/addresses';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -25,6 +25,8 @@ export function EndSheet({ session, onClose }: { session: Session; onClose: () =
   const [cover, setCover] = useState(true);
   const [brushes, setBrushes] = useState(false);
   const [rags, setRags] = useState(false);
+  const paintings = useStoreSelector((s) => s.paintings.entities);
+  const oily = usesOil(session, paintings);
   const mixes = session.palette.some((m) => m.goneAt === null && m.coveredAt === null);
   const end = () => {
     const words = note.accepted();
@@ -63,19 +65,24 @@ export function EndSheet({ session, onClose }: { session: Session; onClose: () =
             onPress={() => setCover(!cover)}
           />
         ) : null}
-        <Tick
-          title="Rags, gloves and paper dealt with"
-          checked={rags}
-          onPress={() => setRags(!rags)}
-        />
-        <Notice>
-          Oily rags, gloves, paper and scrapings can catch fire by themselves: dry them flat and
-          unstacked outdoors, away from buildings, or keep them under water in a closed metal can.
-        </Notice>
-        <Notice>
-          Lids on solvent, nothing down the drain, air the room. A faint smell says nothing about
-          what is in the air. The safety data sheet and local rules govern.
-        </Notice>
+        {oily ? (
+          <>
+            <Tick
+              title="Rags, gloves and paper dealt with"
+              checked={rags}
+              onPress={() => setRags(!rags)}
+            />
+            <Notice>
+              Oily rags, gloves, paper and scrapings can catch fire by themselves: dry them flat and
+              unstacked outdoors, away from buildings, or keep them under water in a closed metal
+              can.
+            </Notice>
+            <Notice>
+              Lids on solvent, nothing down the drain, air the room. A faint smell says nothing
+              about what is in the air. The safety data sheet and local rules govern.
+            </Notice>
+          </>
+        ) : null}
         <Field label="Note" value={note.text} onChangeText={note.set} error={note.error} />
         <Action title="End it" kind="primary" onPress={end} />
         <Action title="Go on painting" kind="quiet" onPress={onClose} />

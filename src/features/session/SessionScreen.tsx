@@ -10,10 +10,15 @@ import {
   timeBoxOf,
   type Session,
 } from '@/core/session';
+import { sessionSchema } from '@/core/session/schema';
+import { PutDownSheet } from '@/features/record/PutDownSheet';
+import { LayDialog } from '@/features/record/LayDialog';
+import { useText } from '@/forms/useText';
 import { changeSession } from '@/store/actions';
-import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import { useNow, usePainting, useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
-import { Notice } from '@/ui/Notice';
+import { Field } from '@/ui/Field';
+import { Problem } from '@/ui/Says';
 import { Screen } from '@/ui/Screen';
 import { Text } from '@/ui/Text';
 import { clock } from '@/ui/time/words';
@@ -24,16 +29,11 @@ import { AtWork } from './AtWork';
 import { EndSheet } from './EndSheet';
 import { PalettePart, recipeColour } from './PalettePart';
 import { PhotoPart } from './PhotoPart';
+import { ShareOutSheet } from './ShareOutSheet';
 import { TimeBoxBar } from './TimeBoxBar';
+import { useWork } from './useWork';
 import { WorkRow } from './WorkRow';
-import {
-  timer,
-  useBegin,
-  useFinish,
-  useKeepAwake,
-  useRunningSession,
-  useSeconds,
-} from './useSession';
+import { timer, useBegin, useKeepAwake, useRunningSession, useSeconds } from './useSession';
 
 /** The session that runs, or the way into one. */
 export function SessionScreen() {
@@ -44,6 +44,13 @@ export function SessionScreen() {
 function Begin() {
   const router = useRouter();
   const begin = useBegin();
+  const goal = useText('session-goal', sessionSchema.shape.goal);
+  const start = () => {
+    const words = goal.accepted();
+    if (words === null) return;
+    begin({ works: [], boxMinutes: null, goal: words });
+    goal.done();
+  };
   return (
     <Screen title="Session">
       <View style={{ gap: space.m }}>
@@ -51,11 +58,13 @@ function Begin() {
           No session runs. Today suggests one for the hours at hand; or begin with an empty one and
           add what you work on.
         </Text>
-        <Action
-          title="Begin now"
-          kind="primary"
-          onPress={() => begin({ works: [], boxMinutes: null, goal: '' })}
+        <Field
+          label="What you mean to do, in your words"
+          value={goal.text}
+          onChangeText={goal.set}
+          error={goal.error}
         />
+        <Action title="Begin now" kind="primary" onPress={start} />
         <Action title="See the log" onPress={() => router.push('/log')} />
       </View>
     </Screen>
@@ -86,7 +95,7 @@ function Running({ session }: { session: Session }) {
           left={<Works session={session} now={now} />}
           right={
             <>
-              {work ? <AtWork work={work} /> : null}
+              {work ? <AtWork key={work.id} session={session} work={work} /> : null}
               <PalettePart session={session} running={work ?? session.works.at(-1) ?? null} />
               <PhotoPart
                 session={session}
@@ -159,12 +168,13 @@ function Head({ session, now, onEnd }: { session: Session; now: number; onEnd: (
 }
 
 function Works({ session, now }: { session: Session; now: number }) {
-  const { finish, refusal } = useFinish(session);
+  const at = useWork(session);
   const [adding, setAdding] = useState(false);
+  const [sharing, setSharing] = useState(false);
   const { works } = timeBoxOf(session, now);
   return (
     <View>
-      {refusal ? <Notice tone="refusal">{`Not noted. ${refusal}`}</Notice> : null}
+      <Problem says={at.refusal ? `Not noted. ${at.refusal.message}` : null} />
       <View role="list" aria-label="Works of this session">
         {works.map(({ work, worked, left }, i) => (
           <WorkRow
@@ -174,13 +184,60 @@ function Works({ session, now }: { session: Session; now: number }) {
             number={i + 1}
             worked={worked}
             left={left}
-            onFinish={finish}
+            onFinish={at.finish}
+            onPutDown={at.putDown}
           />
         ))}
       </View>
-      <Action title="Work on something else" kind="quiet" onPress={() => setAdding(true)} />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
+        <Action title="Work on something else" kind="quiet" onPress={() => setAdding(true)} />
+        {works.some(({ work }) => !work.done) ? (
+          <Action title="Share out the time" kind="quiet" onPress={() => setSharing(true)} />
+        ) : null}
+      </View>
       {adding ? <AddWork session={session} onClose={() => setAdding(false)} /> : null}
+      {sharing ? <ShareOutSheet session={session} onClose={() => setSharing(false)} /> : null}
+      <Asked at={at} />
     </View>
+  );
+}
+
+/** What is asked when work is put down, or looked at before it is laid. */
+function Asked({ at }: { at: ReturnType<typeof useWork> }) {
+  const now = useNow();
+  const { asking } = at;
+  const painting = usePainting(asking?.work.paintingId ?? '');
+  if (!asking) return null;
+  const { work } = asking;
+  if (asking.what === 'how-far')
+    return (
+      <PutDownSheet
+        name={work.name}
+        rest={at.isRest(work)}
+        onChoose={(howFar) => at.choose(work, howFar)}
+        onClose={at.close}
+      />
+    );
+  if (!painting || !work.coatId) return null;
+  return (
+    <LayDialog
+      painting={painting}
+      coatId={work.coatId}
+      passageId={work.passageIds[0] ?? ''}
+      passageIds={work.passageIds}
+      nowMs={now}
+      more={asking.more}
+      onLaid={() => at.laid(asking)}
+      {...(asking.more
+        ? {
+            onNothing: () => {
+              at.finished(work);
+              at.close();
+            },
+          }
+        : {})}
+      onClose={at.close}
+    />
   );
 }
 

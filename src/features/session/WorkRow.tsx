@@ -6,8 +6,11 @@ import { Action } from '@/ui/Action';
 import { Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
 import { timer } from './useSession';
+import { laidPart } from './useWork';
 
-/** One work of a session: what it is, how long it has had, and what to do with it. */
+const ALL = 0.999;
+
+/** One work of a session: what it is, how long it has had, how much of it lies there, and what to do with it. */
 export function WorkRow({
   session,
   work,
@@ -15,22 +18,35 @@ export function WorkRow({
   worked,
   left,
   onFinish,
+  onPutDown,
 }: {
   session: Session;
   work: Work;
   number: number;
   worked: number;
   left: number | null;
-  onFinish: (work: Work, laid: boolean) => void;
+  onFinish: (work: Work) => void;
+  onPutDown: (work: Work) => void;
 }) {
   const dispatch = useStoreDispatch();
   const painting = usePainting(work.paintingId);
+  const coat = painting?.coats.find((c) => c.id === work.coatId);
   const now = isRunning(work);
   const names = painting?.passages
     .filter((p) => work.passageIds.includes(p.id))
     .map((p) => p.name)
     .join(', ');
-  const state = work.done ? 'done' : now ? 'now' : worked > 0 ? 'put down' : 'planned';
+  const where = [names, coat?.spot?.name].filter(Boolean).join(', ');
+  const laid = painting && coat ? laidPart(painting, coat, work.passageIds) : 0;
+  const state = work.done
+    ? 'done'
+    : now
+      ? 'now'
+      : laid > 0 && laid < ALL
+        ? `${Math.round(laid * 100)} % laid`
+        : worked > 0
+          ? 'put down'
+          : 'planned';
   return (
     <View style={styles.row} role="listitem">
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.m }}>
@@ -42,7 +58,7 @@ export function WorkRow({
         <View style={{ flex: 1 }}>
           <Text>
             <Text strong>{work.name}</Text>
-            {names ? ` ${names}` : ''}
+            {where ? ` ${where}` : ''}
           </Text>
           <Text size="small" tone="ink2">
             {painting?.title ?? 'a painting that is gone'}
@@ -61,7 +77,7 @@ export function WorkRow({
           </Text>
         </View>
       </View>
-      {session.endedAt === null && !work.done ? (
+      {session.endedAt === null ? (
         <View
           style={{
             flexDirection: 'row',
@@ -71,10 +87,10 @@ export function WorkRow({
           }}
         >
           {now ? (
-            <Action title="Put down" kind="quiet" onPress={() => onFinish(work, false)} />
+            <Action title="Put down" kind="quiet" onPress={() => onPutDown(work)} />
           ) : (
             <Action
-              title="Take up"
+              title={work.done ? 'Take up again' : 'Take up'}
               kind="quiet"
               onPress={() =>
                 dispatch(
@@ -85,8 +101,12 @@ export function WorkRow({
               }
             />
           )}
-          {now && work.coatId ? (
-            <Action title="Laid, done" kind="primary" onPress={() => onFinish(work, true)} />
+          {now ? (
+            <Action
+              title={work.coatId ? 'Laid, done' : 'Done'}
+              kind="primary"
+              onPress={() => onFinish(work)}
+            />
           ) : null}
         </View>
       ) : null}

@@ -1,18 +1,8 @@
 import { useEffect, useState } from 'react';
-import { CoreError } from '@/core/errors';
-import { layCoat } from '@/core/painting/events';
-import { openAt, topLaid, unlaidPassages, type Painting } from '@/core/painting';
-import { assessPainting } from '@/core/painting';
-import {
-  beginSession,
-  finishWork,
-  type Session,
-  type SessionPlan,
-  type Work,
-} from '@/core/session';
-import { addSession, changePainting, changeSession } from '@/store/actions';
-import { making, nowIso, nowMs } from '@/store/clock';
-import { useAssessOptions, useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import { beginSession, type Session, type SessionPlan } from '@/core/session';
+import { addSession } from '@/store/actions';
+import { making, nowMs } from '@/store/clock';
+import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { selectSessions } from '@/store/select-plan';
 
 const SECOND_MS = 1000;
@@ -49,64 +39,6 @@ export function timer(minutes: number, seconds = false): string {
   const two = (n: number) => String(n).padStart(2, '0');
   const [h, m, s] = [Math.floor(total / 3600), Math.floor(total / 60) % 60, total % 60];
   return seconds ? `${h}:${two(m)}:${two(s)}` : `${h}:${two(m)}`;
-}
-
-/** Work is done: the session notes it, and the coat is laid on what it was for. */
-export function useFinish(session: Session) {
-  const dispatch = useStoreDispatch();
-  const options = useAssessOptions();
-  const paintings = useStoreSelector((state) => state.paintings.entities);
-  const [refusal, setRefusal] = useState<string | null>(null);
-
-  /** Into the wet where the film on top is open: paint laid then goes into it. */
-  const intoWet = (painting: Painting, passageIds: string[]): boolean =>
-    assessPainting(painting, options)
-      .passages.filter((p) => passageIds.includes(p.passage.id))
-      .every((p) => {
-        const top = topLaid(p.base);
-        return top !== null && openAt(top, nowMs());
-      });
-
-  const lay = (work: Work): void => {
-    const painting = paintings[work.paintingId];
-    const coat = painting?.coats.find((c) => c.id === work.coatId);
-    if (!painting || !coat) return;
-    const open = unlaidPassages(painting, coat);
-    const passageIds = work.passageIds.filter((id) => open.includes(id));
-    if (passageIds.length === 0) return;
-    dispatch(
-      changePainting(painting.id, `Laid ${coat.name.toLowerCase()}`, (p, m) =>
-        layCoat(
-          p,
-          {
-            coatId: coat.id,
-            passageIds,
-            at: nowIso(),
-            spot: coat.spot,
-            intoWet: intoWet(p, passageIds),
-          },
-          m,
-        ),
-      ),
-    );
-  };
-
-  return {
-    refusal,
-    finish(work: Work, laid: boolean) {
-      setRefusal(null);
-      try {
-        if (laid) lay(work);
-        dispatch(
-          changeSession(session.id, `Finished ${work.name.toLowerCase()}`, (s, m) =>
-            finishWork(s, work.id, m),
-          ),
-        );
-      } catch (error) {
-        setRefusal(error instanceof CoreError ? error.message : String(error));
-      }
-    },
-  };
 }
 
 interface WakeLock {

@@ -1,12 +1,15 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
+import { z } from 'zod';
 import { StyleSheet, View } from 'react-native';
 import type { TodayGroup, TodayRow } from '@/core/today';
 import { suggestSession, type SuggestedWork } from '@/core/today/suggest';
 import { paceOf } from '@/core/session';
 import { timer, useBegin, useRunningSession, useSessions } from '@/features/session/useSession';
 import { useStoreSelector } from '@/store/hooks';
+import { useText } from '@/forms/useText';
 import { Action } from '@/ui/Action';
+import { Field } from '@/ui/Field';
 import { StepButton } from '@/ui/Stepper';
 import { minusIcon, plusIcon } from '@/ui/desk-icons';
 import { Text } from '@/ui/Text';
@@ -17,6 +20,10 @@ const LEAST = 30;
 const MOST = 10 * 60;
 const USUAL = 120;
 const GOAL_LETTERS = 300;
+const goalSchema = z
+  .string()
+  .trim()
+  .max(GOAL_LETTERS, { error: `At most ${GOAL_LETTERS} letters.` });
 
 const REASON: Record<SuggestedWork['reason'], (work: SuggestedWork) => string> = {
   'open-paint': (w) => `${w.coat.name} first: the paint below is still open.`,
@@ -41,13 +48,16 @@ export function HoursAtHand({ rows }: { rows: Record<TodayGroup, TodayRow[]> }) 
   const works = reordered(suggestion.works, moved);
   const router = useRouter();
   const begin = useBegin();
+  const meant = works
+    .map((w) => `${w.coat.name.toLowerCase()}, ${passagesOf(w)}`)
+    .join('; ')
+    .slice(0, GOAL_LETTERS);
+  const goal = useText('session-goal', goalSchema);
   const start = () => {
+    if (goal.accepted() === null) return;
     begin({
       boxMinutes: minutes,
-      goal: works
-        .map((w) => `${w.coat.name.toLowerCase()}, ${passagesOf(w)}`)
-        .join('; ')
-        .slice(0, GOAL_LETTERS),
+      goal: goal.text.trim() || meant,
       works: works.map((w) => ({
         paintingId: w.cluster.row.painting.id,
         passageIds: w.cluster.passages.map((p) => p.id),
@@ -56,6 +66,7 @@ export function HoursAtHand({ rows }: { rows: Record<TodayGroup, TodayRow[]> }) 
         plannedMinutes: w.minutes,
       })),
     });
+    goal.done();
     router.push('/session');
   };
   const earlier = (i: number) => {
@@ -82,7 +93,7 @@ export function HoursAtHand({ rows }: { rows: Record<TodayGroup, TodayRow[]> }) 
               </Text>
               {works.length > 0 ? (
                 <Action
-                  title={listed ? 'Fold' : 'Order'}
+                  title={listed ? 'Less' : 'Order and goal'}
                   kind="quiet"
                   onPress={() => setListed(!listed)}
                 />
@@ -112,6 +123,12 @@ export function HoursAtHand({ rows }: { rows: Record<TodayGroup, TodayRow[]> }) 
                     ) : null}
                   </View>
                 ))}
+                <Field
+                  label="What you mean to do, in your words"
+                  value={goal.text}
+                  onChangeText={goal.set}
+                  error={goal.error}
+                />
               </View>
             ) : null}
             <View style={styles.row}>
@@ -150,8 +167,13 @@ export function HoursAtHand({ rows }: { rows: Record<TodayGroup, TodayRow[]> }) 
 
 const keyOf = (w: SuggestedWork): string =>
   `${w.cluster.row.painting.id}|${w.coat.id}|${w.cluster.passages.map((p) => p.id).join()}`;
-const passagesOf = (w: SuggestedWork): string =>
-  w.cluster.whole ? 'whole surface' : w.cluster.passages.map((p) => p.name).join(', ');
+const passagesOf = (w: SuggestedWork): string => {
+  const names = w.cluster.whole
+    ? 'whole surface'
+    : w.cluster.passages.map((p) => p.name).join(', ');
+  const { spotName, rest } = w.cluster.row;
+  return `${names}${spotName ? `, ${spotName}` : ''}${rest ? ', the rest' : ''}`;
+};
 
 /** The painter's order where it was changed; what is new comes last. */
 function reordered(works: SuggestedWork[], order: string[]): SuggestedWork[] {

@@ -4,6 +4,7 @@ import { clusterRows, type TodayCluster, type TodayGroup, type TodayRow } from '
 import {
   DaylightBand,
   ExportReminder,
+  Finished,
   HoursAtHand,
   useReadable,
   WorthATouch,
@@ -119,6 +120,7 @@ function Today() {
           ListFooterComponent={
             <View style={[styles.content, wide && styles.wide]}>
               <WorthATouch rows={view.rows} nowMs={view.nowMs} />
+              <Finished />
               <ExportReminder />
             </View>
           }

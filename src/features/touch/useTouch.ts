@@ -6,7 +6,7 @@ import { type TodayRow } from '@/core/today';
 import { worthATouch } from '@/core/today/worth';
 import { changePainting } from '@/store/actions';
 import { useNow, useStoreDispatch, useStoreSelector } from '@/store/hooks';
-import { selectToday } from '@/store/select';
+import { selectTouchable } from '@/store/select';
 import { nowIso } from '@/store/clock';
 
 /** A film that can be touched. */
@@ -66,7 +66,7 @@ export function useTouch(wanted: { painting: string | null; passage: string | nu
   const dispatch = useStoreDispatch();
   const nowMs = useNow();
   const learned = useStoreSelector((state) => state.learned.learned);
-  const groups = useStoreSelector(selectToday);
+  const groups = useStoreSelector(selectTouchable);
   const list = useMemo(() => {
     const rows = [...groups['still-open'], ...groups['leave-alone'], ...groups['takes-a-coat']];
     const worth = new Map(worthATouch(rows, learned, nowMs).map((w) => [keyOf(w.row), w.worth]));

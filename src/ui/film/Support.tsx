@@ -25,7 +25,7 @@ export function Support({
         </ClipPath>
       </Defs>
       <Rect x={x} y={y} width={width} height={height} fill={BODY[kind]} />
-      {kind === 'canvas' || kind === 'linen' ? (
+      {kind === 'canvas' || kind.startsWith('linen') ? (
         <Weave x={x} y={y} width={width} height={height} />
       ) : null}
       {kind === 'wood-panel' ? <Grain x={x} y={y} width={width} height={height} /> : null}
@@ -37,6 +37,7 @@ export function Support({
 const BODY = {
   canvas: '#8F876F',
   linen: '#8A7F66',
+  'linen-on-panel': '#93876C',
   'wood-panel': '#B79A6F',
   'fibreboard-panel': '#8B6B4C',
   'metal-panel': '#A5A3A0',

@@ -38,5 +38,6 @@ export interface GroundDrawing {
   colour: string;
   /** Thickness drawn, um; gesso is cut short. */
   thicknessUm: number;
-  support: 'canvas' | 'linen' | 'wood-panel' | 'fibreboard-panel' | 'metal-panel';
+  support:
+    'canvas' | 'linen' | 'linen-on-panel' | 'wood-panel' | 'fibreboard-panel' | 'metal-panel';
 }

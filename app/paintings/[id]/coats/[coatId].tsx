@@ -8,6 +8,7 @@ export default function CoatRoute() {
       coatId={useParam('coatId') ?? ''}
       passageId={useParam('passage')}
       afterId={useParam('after')}
+      asRecord={useParam('record') !== null}
     />
   );
 }

@@ -18,5 +18,7 @@ export const layingFormSchema = z.object({
   /** Null until the painter says whether it had set. */
   wet: z.boolean().nullable(),
   when: whenSchema,
+  /** More of what lies there: how much, as a share of the coat. */
+  more: z.number().optional(),
 });
 export type LayingForm = z.infer<typeof layingFormSchema>;

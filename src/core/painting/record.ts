@@ -1,0 +1,381 @@
+import type { Left, RemovalTool } from '@/data/applications';
+import { CORRECTIONS } from '@/data/corrections';
+import { CoreError } from '../errors';
+import { firstToCome, layCoat, reduceFilm, withoutEvent } from './events';
+import { assessAt, meetingsOf, settleLater, topAt } from './hour';
+import type { AssessOptions, Layer, PaintingAssessment } from './layer';
+import { changed, coatOf, pastMs, type Making } from './making';
+import type { Coat, HowReduced, Painting, PaintingEvent, Spot } from './schema';
+import { shareToLay } from './sites';
+
+/** What is entered as it happened at the easel: each entry is judged by what lay there at its hour. */
+
+export interface LayingEntry {
+  coatId: string;
+  passageIds: string[];
+  /** Time, ISO; now or earlier. */
+  at: string;
+  /** A part or spot of each passage; null: all of it, or all the rest. */
+  spot: Spot | null;
+  /** What the painter says of the film below: wet, or set; null leaves it to the forecast. */
+  wet?: boolean | null;
+  /** More of it where it lies already: how much, as a share of the coat; absent where it is laid the first time. */
+  more?: number;
+}
+
+/** A part that is as good as all of it is all of it. */
+const WHOLE_FROM = 0.985;
+
+/**
+ * Lay a coat, all of it or a part, as one entry for each way it meets what lies there at that hour. Later entries that
+ * were laid on it are settled anew. Throws what `layCoat` throws.
+ */
+export function recordLaying(
+  painting: Painting,
+  entry: LayingEntry,
+  options: AssessOptions,
+  making: Making,
+): Painting {
+  const coat = coatOf(painting, entry.coatId);
+  const atMs = pastMs(entry.at, making.now);
+  const spot =
+    coat.spot === null && entry.spot !== null && entry.spot.share >= WHOLE_FROM ? null : entry.spot;
+  const recipe =
+    entry.more === undefined
+      ? coat.recipe
+      : { ...coat.recipe, thicknessUm: coat.recipe.thicknessUm * entry.more };
+  const more = entry.more === undefined ? {} : { more: true };
+  const was = assessAt(painting, atMs, entry.coatId, options);
+  const said = entry.wet ?? null;
+  const groups = meetingsOf(
+    was,
+    { coatId: coat.id, spot, recipe, ...more },
+    entry.passageIds,
+    atMs,
+    said,
+  );
+  // Without a passage the refusal of layCoat says so.
+  const layings = groups.length > 0 ? groups : [{ passageIds: [], intoWet: false, joins: false }];
+  const laid = layings.reduce(
+    (done, group) =>
+      layCoat(
+        done,
+        {
+          coatId: coat.id,
+          at: entry.at,
+          spot,
+          recipe,
+          ...more,
+          ...group,
+          ...(said === null ? {} : { saidWet: true }),
+        },
+        making,
+      ),
+    painting,
+  );
+  return settleLater(painting, laid, options, making.newId);
+}
+
+/** Where something is taken off: a passage, a spot of it, or a part that gets its name by it. */
+export interface Place {
+  passageId: string;
+  spotName: string | null;
+  share?: number;
+}
+
+export interface RemovalEntry {
+  how: HowReduced;
+  tool?: RemovalTool;
+  at: string;
+  places: (Place & { left: Left })[];
+  /** The paint in hand that it acts on, not laid by any entry yet: it is laid first, as far as it has got. */
+  inHand?: { coatId: string; passageIds: string[]; spot: Spot | null } | null;
+  /** The coat that was taken off is planned once more there. */
+  repaint?: boolean;
+}
+
+const WIPES_OFF = new Set(['open', 'setting', 'tacky']);
+
+/** Whether a film still came off with a rag at the hour it is looked at. What has set has to be scraped or sanded. */
+export const wipesOff = (top: Layer): boolean => WIPES_OFF.has(top.state);
+
+const placeName = (painting: Painting, { passageId, spotName }: Place): string => {
+  const name = painting.passages.find((p) => p.id === passageId)?.name ?? 'that passage';
+  return spotName === null ? name : `${name}, ${spotName}`;
+};
+
+/**
+ * One gesture over several places: wiped, scraped, sanded or painted out, with what is left on each. Throws `paint-has-set` where
+ * paint is to be wiped that had set by then, and what `reduceFilm` and `layCoat` throw; then nothing has changed.
+ */
+export function recordRemoval(
+  painting: Painting,
+  entry: RemovalEntry,
+  options: AssessOptions,
+  making: Making,
+): Painting {
+  const atMs = pastMs(entry.at, making.now);
+  if (entry.places.length === 0)
+    throw new CoreError('not-covered', 'places', 'Choose at least one place.');
+  const laid = entry.inHand
+    ? layInHand(painting, entry.inHand, entry.at, options, making)
+    : painting;
+  const was = assessAt(laid, atMs, null, options);
+  if (entry.how === 'wiped')
+    for (const place of entry.places) {
+      const top = topAt(was, place.passageId, place.spotName);
+      if (top && !wipesOff(top))
+        throw new CoreError(
+          'paint-has-set',
+          'how',
+          `${top.film.name} on ${placeName(painting, place)} had set by then and does not wipe off. Scrape or sand it, or choose the paint in hand.`,
+        );
+    }
+  const reduced = entry.places.reduce(
+    (done, { left, ...place }) =>
+      reduceFilm(
+        done,
+        {
+          ...place,
+          at: entry.at,
+          how: entry.how,
+          left: entry.how === 'painted-out' ? 'all' : left,
+          ...(entry.tool ? { tool: entry.tool } : {}),
+        },
+        making,
+      ),
+    laid,
+  );
+  const done = entry.repaint ? withRepaint(reduced, entry.places, was, making) : reduced;
+  return settleLater(painting, done, options, making.newId);
+}
+
+/** Plan what was taken off once more, first of what is still to come on its places. */
+function withRepaint(
+  painting: Painting,
+  places: Place[],
+  was: PaintingAssessment,
+  making: Making,
+): Painting {
+  return places.reduce((done, { passageId, spotName, share }) => {
+    const coatId = topAt(was, passageId, spotName)?.film.coatIds.at(-1);
+    const coat = done.coats.find((c) => c.id === coatId);
+    if (!coat) return done;
+    const spot =
+      spotName === null ? null : { name: spotName, share: share ?? CORRECTIONS.spotShare };
+    const known = done.coats.find(
+      (c) =>
+        c.name === repaintName(coat) &&
+        JSON.stringify(c.spot) === JSON.stringify(spot) &&
+        shareToLay(done, c, c.passageIds[0]!) > 0,
+    );
+    const coats = known
+      ? done.coats.map((c) =>
+          c === known ? { ...c, passageIds: [...new Set([...c.passageIds, passageId])] } : c,
+        )
+      : firstToCome(
+          done,
+          likeCoat(coat, making.newId(), {
+            name: repaintName(coat),
+            passageIds: [passageId],
+            spot,
+          }),
+        );
+    return changed(done, making, { coats });
+  }, painting);
+}
+
+const NAME_MAX = 60;
+const AGAIN = ' again';
+const repaintName = ({ name }: Coat): string =>
+  name.endsWith(AGAIN) ? name : `${name.slice(0, NAME_MAX - AGAIN.length)}${AGAIN}`;
+
+/** Lay what is in hand on those of its passages that wait for it. */
+function layInHand(
+  painting: Painting,
+  { coatId, passageIds, spot }: NonNullable<RemovalEntry['inHand']>,
+  at: string,
+  options: AssessOptions,
+  making: Making,
+): Painting {
+  const coat = coatOf(painting, coatId);
+  const waiting = passageIds.filter((id) => shareToLay(painting, coat, id) > 0);
+  return waiting.length === 0
+    ? painting
+    : recordLaying(painting, { coatId, passageIds: waiting, at, spot }, options, making);
+}
+
+/** No more of a coat is wanted on some passages where a part of it lies; or, taken back, the rest is meant after all. */
+export function leaveRest(
+  painting: Painting,
+  coatId: string,
+  passageIds: string[],
+  leave: boolean,
+  making: Pick<Making, 'now'>,
+): Painting {
+  const coat = coatOf(painting, coatId);
+  const others = (coat.enough ?? []).filter((id) => !passageIds.includes(id));
+  const enough = leave ? [...others, ...passageIds] : others;
+  const { enough: _was, ...rest } = coat;
+  const next: Coat = enough.length > 0 ? { ...rest, enough } : rest;
+  return changed(painting, making, {
+    coats: painting.coats.map((c) => (c.id === coatId ? next : c)),
+  });
+}
+
+/** Where a coat that is improvised stands in the list: over everything that is laid, before what is still to come. */
+export function overWhatIsLaid(painting: Painting, coat: Coat): Coat[] {
+  const laid = new Set(painting.events.flatMap((e) => (e.kind === 'laid' ? [e.coatId] : [])));
+  const place = painting.coats.findLastIndex((c) => laid.has(c.id)) + 1;
+  return [...painting.coats.slice(0, place), coat, ...painting.coats.slice(place)];
+}
+
+/** A coat put over what is laid and laid at once: a dab, the same again, a passage oiled out. */
+export function recordNewCoat(
+  painting: Painting,
+  coat: Coat,
+  at: string,
+  options: AssessOptions,
+  making: Making,
+): Painting {
+  const planned = changed(painting, making, { coats: overWhatIsLaid(painting, coat) });
+  return recordLaying(
+    planned,
+    { coatId: coat.id, passageIds: coat.passageIds, at, spot: coat.spot },
+    options,
+    making,
+  );
+}
+
+/** A new coat of the same paint as one that is there. What was decided or reasoned for that one is not carried over. */
+export function likeCoat(coat: Coat, id: string, change: Partial<Coat>): Coat {
+  const { overruled: _o, why: _w, enough: _e, minutes: _m, ...same } = coat;
+  return { ...same, ...change, id };
+}
+
+/** A touch of paint of a coat on some places, each a spot called so. */
+export function dabOf(coat: Coat, id: string, passageIds: string[], name: string): Coat {
+  return likeCoat(coat, id, {
+    name,
+    role: 'detail',
+    passageIds,
+    onto: 'touch-dry',
+    spot: { name, share: CORRECTIONS.dabShare },
+  });
+}
+
+/** The same coat on a passage it was not meant for: planned there too, and laid. */
+export function layAlso(
+  painting: Painting,
+  coatId: string,
+  passageId: string,
+  at: string,
+  options: AssessOptions,
+  making: Making,
+): Painting {
+  const coat = coatOf(painting, coatId);
+  const wider = changed(painting, making, {
+    coats: painting.coats.map((c) =>
+      c.id === coatId && !c.passageIds.includes(passageId)
+        ? { ...coat, passageIds: [...coat.passageIds, passageId] }
+        : c,
+    ),
+  });
+  return recordLaying(
+    wider,
+    { coatId, passageIds: [passageId], at, spot: coat.spot },
+    options,
+    making,
+  );
+}
+
+/** What may be corrected of an entry. The caller validates the result. */
+export type EntryCorrection = Partial<{
+  at: string;
+  spot: Spot | null;
+  intoWet: boolean;
+  left: Left;
+  finding: Extract<PaintingEvent, { kind: 'touched' }>['finding'];
+  recipe: Coat['recipe'];
+}>;
+
+/**
+ * An entry as it really was: another hour, another part, another amount left. Later entries are settled anew. Throws the
+ * refusals of times.
+ */
+export function correctEntry(
+  painting: Painting,
+  eventId: string,
+  correction: EntryCorrection,
+  options: AssessOptions,
+  making: Making,
+): Painting {
+  const was = painting.events.find((e) => e.id === eventId);
+  if (!was) throw new CoreError('nothing-there', 'eventId', 'That entry is there no longer.');
+  const at = correction.at ?? was.at;
+  pastMs(at, making.now);
+  const { at: _at, intoWet, ...rest } = correction;
+  const entry = {
+    ...was,
+    ...rest,
+    at: new Date(at).toISOString(),
+    // What the painter says of it himself, no forecast decides again.
+    ...(intoWet === undefined ? {} : { intoWet, saidWet: true }),
+  } as PaintingEvent;
+  const others = changed(painting, making, {
+    events: painting.events.map((e) => (e.id === eventId ? entry : e)),
+  });
+  const judged =
+    entry.kind === 'laid' && !entry.saidWet ? meetAgain(others, entry, options, making) : others;
+  return settleLater(painting, judged, options, making.newId);
+}
+
+/** Take an entry back, as if it had never been made; what was laid on it is settled anew. */
+export const recordWithout = (
+  painting: Painting,
+  eventId: string,
+  options: AssessOptions,
+  making: Making,
+): Painting =>
+  settleLater(painting, withoutEvent(painting, eventId, making), options, making.newId);
+
+/** An entry that was dated anew meets what lay there at its new hour. */
+function meetAgain(
+  painting: Painting,
+  entry: Extract<PaintingEvent, { kind: 'laid' }>,
+  options: AssessOptions,
+  { newId }: Making,
+): Painting {
+  const atMs = Date.parse(entry.at);
+  const was = assessAt(painting, entry, null, options);
+  const groups = meetingsOf(was, entry, entry.passageIds, atMs);
+  const { joins: _joins, ...rest } = entry;
+  const pieces = groups.map(({ passageIds, intoWet, joins }, i) => ({
+    ...rest,
+    passageIds,
+    intoWet,
+    ...(joins ? { joins: true } : {}),
+    id: i === 0 ? entry.id : newId(),
+  }));
+  return {
+    ...painting,
+    events: painting.events.flatMap((e): PaintingEvent[] => (e.id === entry.id ? pieces : [e])),
+  };
+}
+
+const DAY_MS = 86_400_000;
+/** Entries further back than this are asked about. */
+const LONG_AGO_DAYS = 365;
+/** Entries this long before the painting was begun here are asked about. */
+const BEFORE_BEGUN_DAYS = 60;
+
+/** Why a date is asked about before it is kept: a question in a painter's words; null where it is likely enough. */
+export function implausible(painting: Painting, at: string, now: string): string | null {
+  const ms = Date.parse(at);
+  const daysAgo = (Date.parse(now) - ms) / DAY_MS;
+  if (daysAgo > LONG_AGO_DAYS)
+    return `That is ${Math.round(daysAgo / 365) > 1 ? `${Math.round(daysAgo / 365)} years` : 'a year'} ago. Is it meant so?`;
+  if ((Date.parse(painting.createdAt) - ms) / DAY_MS > BEFORE_BEGUN_DAYS)
+    return 'That is months before this painting was begun here. Is it meant so?';
+  return null;
+}

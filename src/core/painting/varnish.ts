@@ -1,0 +1,41 @@
+import type { Constants } from '@/data/constants';
+import { finishWindows } from '../drying';
+import type { Layer, PaintingAssessment } from './layer';
+
+/** When a finished picture takes its final varnish. */
+export interface VarnishWait {
+  /** By modern and by natural resin, at 90 %, ms; null where drying stands still. */
+  modernMs: number | null;
+  traditionalMs: number | null;
+  /** A varnish lies on it already. */
+  varnished: boolean;
+  /** The film that is waited for longest. */
+  slowest: string | null;
+}
+
+const latest = (times: (number | null)[]): number | null =>
+  times.reduce((a, b) => (a === null || b === null ? null : Math.max(a, b)), 0);
+
+/**
+ * The wait of a whole picture for its varnish: every film of every passage and spot, the lowest too, since each goes on
+ * drying under what covers it. The tests on a witness decide; this says when they are worth making.
+ */
+export function varnishWait({ passages }: PaintingAssessment, constants: Constants): VarnishWait {
+  const layers = passages.flatMap(({ base, spots }) =>
+    [base, ...spots].flatMap(({ layers: all }) => all.filter((l) => !l.planned)),
+  );
+  const varnished = layers.some((l) => l.film.role === 'varnish');
+  const oil = layers.filter((l) => l.times.kind === 'oil' && l.clock);
+  const waits = oil.map((layer: Layer) => ({
+    layer,
+    windows: finishWindows(constants, layer.times, layer.clock!, 'touch-dry'),
+  }));
+  const modern = latest(waits.map((w) => w.windows.varnishModern.p90));
+  const slowest = waits.find((w) => w.windows.varnishModern.p90 === modern);
+  return {
+    modernMs: modern,
+    traditionalMs: latest(waits.map((w) => w.windows.varnishTraditional.p90)),
+    varnished,
+    slowest: slowest?.layer.film.name ?? null,
+  };
+}

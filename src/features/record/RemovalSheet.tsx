@@ -1,0 +1,262 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { Left } from '@/data/applications';
+import { HOW_REDUCED, type Painting } from '@/core/painting';
+import { recordRemoval } from '@/core/painting/record';
+import { ruleOf } from '@/core/rules/records';
+import { useForm, type Form } from '@/forms';
+import { nowMs as presentMs } from '@/store/clock';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Notice } from '@/ui/Notice';
+import { Sheet } from '@/ui/Sheet';
+import { Tick } from '@/ui/Tick';
+import { Heading, Text } from '@/ui/Text';
+import { space } from '@/ui/tokens';
+import { WhenChoice, whenIso, whenNow } from './WhenChoice';
+import { freeName, knownParts, PartFields } from './PartFields';
+import {
+  chosenPlaces,
+  HOW_NAMES,
+  placesOf,
+  removalFormSchema,
+  type RemovalForm,
+} from './removal-form';
+import { useRecord } from './useRecord';
+
+/** Paint that is being laid, and is not noted yet. */
+export interface InHand {
+  coatId: string;
+  name: string;
+  passageIds: string[];
+}
+
+interface Props {
+  painting: Painting;
+  /** Where it begins: the place one looks at, or the passages in hand. */
+  passageIds: string[];
+  spotName?: string | null;
+  /** What it acts on, where nothing is in hand. */
+  filmName?: string;
+  inHand?: InHand | null;
+  /** What lies there still comes off with a rag. */
+  wet?: boolean;
+  nowMs: number;
+  onClose: () => void;
+}
+
+const ALONE = 'alone';
+const LEFT_OPTIONS: { key: Left | typeof ALONE; name: string }[] = [
+  { key: ALONE, name: 'left alone' },
+  { key: 'nothing', name: 'clean' },
+  { key: 'trace', name: 'a trace' },
+  { key: 'half', name: 'half left' },
+];
+const OUT_OPTIONS: typeof LEFT_OPTIONS = [
+  { key: ALONE, name: 'left alone' },
+  { key: 'half', name: 'painted out' },
+];
+const TOOL_OPTIONS = [
+  { key: 'rag', name: 'rag' },
+  { key: 'finger', name: 'finger' },
+  { key: 'wipe-out-tool', name: 'wipe-out tool' },
+  { key: 'brush', name: 'brush' },
+  { key: 'knife', name: 'knife' },
+] as const;
+
+/** Paint was wiped, scraped, sanded or painted out: on one place or several in one gesture, and this much is left. */
+export function RemovalSheet(props: Props) {
+  const { painting, passageIds, spotName = null, inHand = null, nowMs, onClose } = props;
+  const { record, refusal, setRefusal } = useRecord();
+  const places = placesOf(painting, inHand?.passageIds ?? []);
+  const near = places.filter((p) => passageIds.includes(p.passageId));
+  const [all, setAll] = useState(near.length === 0);
+  const [fresh] = useState((): RemovalForm => {
+    const first = near.find((p) => p.spotName === spotName) ?? near[0];
+    return {
+      how: props.wet === false && inHand === null ? 'scraped' : 'wiped',
+      tool: null,
+      onHand: inHand !== null,
+      halfLaid: false,
+      left: first && near.length === 1 ? { [first.key]: 'half' } : {},
+      part: null,
+      repaint: false,
+      when: whenNow(nowMs),
+    };
+  });
+  const form = useForm({
+    key: `removal:${painting.id}:${passageIds.join('+')}:${spotName ?? ''}`,
+    schema: removalFormSchema,
+    document: fresh,
+    isNew: true,
+  });
+  const { how, left, when } = form.draft;
+  const put = (key: string, value: Left | typeof ALONE) => {
+    const { [key]: _was, ...others } = left;
+    form.put('left', value === ALONE ? others : { ...others, [key]: value });
+  };
+  const taken = Object.values(left).some((l) => l === 'nothing' || l === 'trace');
+  const note = () => {
+    const value = form.value;
+    if (!value) return setRefusal({ where: '', message: form.issues[0]!.message });
+    const at = whenIso(value.when, value.when.when === 'now' ? presentMs() : nowMs);
+    const laidFirst = value.onHand && inHand ? inHand : null;
+    const kept = record(painting.id, `${HOW_NAMES[value.how]}`, (p, options, making) =>
+      recordRemoval(
+        p,
+        {
+          how: value.how,
+          at,
+          places: chosenPlaces(places, value),
+          ...(value.tool ? { tool: value.tool } : {}),
+          repaint: value.repaint && taken && value.how !== 'painted-out',
+          inHand: laidFirst && {
+            coatId: laidFirst.coatId,
+            passageIds: laidFirst.passageIds,
+            spot: value.halfLaid
+              ? { name: freeName(knownParts(p, laidFirst.passageIds)), share: 0.5 }
+              : null,
+          },
+        },
+        options,
+        making,
+      ),
+    );
+    if (!kept) return;
+    form.keep(() => undefined);
+    onClose();
+  };
+  const title = props.filmName ?? 'Taken off';
+  return (
+    <Sheet name={title} onClose={onClose}>
+      <View style={{ gap: space.s }}>
+        <Heading>{title}</Heading>
+        <Choice
+          label="It was"
+          options={HOW_REDUCED.map((key) => ({ key, name: HOW_NAMES[key] }))}
+          value={how}
+          onChange={(key) => form.put('how', key)}
+        />
+        {inHand ? <OnWhat form={form} inHand={inHand} /> : null}
+        {(all ? places : near).map((place) => (
+          <LeftOn
+            key={place.key}
+            name={place.name}
+            how={how}
+            left={left[place.key]}
+            onChange={(value) => put(place.key, value)}
+          />
+        ))}
+        {!all && places.length > near.length ? (
+          <Action
+            title="Elsewhere too"
+            kind="quiet"
+            onPress={() => setAll(true)}
+            style={{ alignSelf: 'flex-start' }}
+          />
+        ) : null}
+        <PartFields
+          spot={form.draft.part}
+          onChange={(part) => form.put('part', part)}
+          name={form.text('part.name')}
+          share={form.number('part.share', 'percent')}
+          known={[]}
+          rest={false}
+          label="How much of each passage"
+        />
+        {how === 'painted-out' ? (
+          <Text size="small" tone="ink2">
+            A covering coat is put first in the plan of each place. Edit it, and lay it.
+          </Text>
+        ) : (
+          <Choice
+            label="With"
+            options={[...TOOL_OPTIONS]}
+            value={form.draft.tool}
+            onChange={(tool) => form.put('tool', tool)}
+          />
+        )}
+        {how !== 'painted-out' && taken ? (
+          <Tick
+            title="Plan it there once more"
+            checked={form.draft.repaint}
+            onPress={() => form.put('repaint', !form.draft.repaint)}
+          />
+        ) : null}
+        {how === 'sanded' ? (
+          <Notice tone="refusal">
+            {`${ruleOf('dry-sanding').says} ${ruleOf('dry-sanding').mend}`}
+          </Notice>
+        ) : null}
+        <WhenChoice value={when} onChange={(value) => form.put('when', value)} />
+        {refusal ? <Notice tone="refusal">{refusal.message}</Notice> : null}
+        <Action
+          title="Note it"
+          kind="primary"
+          onPress={note}
+          disabled={Object.keys(left).length === 0}
+        />
+        <Action
+          title="Cancel"
+          kind="quiet"
+          onPress={() => {
+            form.throwAway();
+            onClose();
+          }}
+        />
+      </View>
+    </Sheet>
+  );
+}
+
+/** The paint in hand, as far as it has got, or what lay there before. */
+function OnWhat({ form, inHand }: { form: Form<RemovalForm>; inHand: InHand }) {
+  const { onHand, halfLaid } = form.draft;
+  return (
+    <>
+      <Choice
+        label="What it acts on"
+        options={[
+          { key: 'hand', name: `the paint in hand: ${inHand.name.toLowerCase()}` },
+          { key: 'before', name: 'what lay there before' },
+        ]}
+        value={onHand ? 'hand' : 'before'}
+        onChange={(key) => form.put('onHand', key === 'hand')}
+      />
+      {onHand ? (
+        <Choice
+          label={`${inHand.name} laid so far`}
+          options={[
+            { key: 'all', name: 'all of it' },
+            { key: 'half', name: 'half' },
+          ]}
+          value={halfLaid ? 'half' : 'all'}
+          onChange={(key) => form.put('halfLaid', key === 'half')}
+        />
+      ) : null}
+    </>
+  );
+}
+
+/** What is left on one place. */
+function LeftOn({
+  name,
+  how,
+  left,
+  onChange,
+}: {
+  name: string;
+  how: RemovalForm['how'];
+  left: Left | undefined;
+  onChange: (left: Left | typeof ALONE) => void;
+}) {
+  const out = how === 'painted-out';
+  return (
+    <Choice
+      label={name}
+      options={out ? OUT_OPTIONS : LEFT_OPTIONS}
+      value={left === undefined ? ALONE : out ? 'half' : left}
+      onChange={onChange}
+    />
+  );
+}
