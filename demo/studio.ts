@@ -2,14 +2,8 @@ import type { Finding } from '../src/data/learning';
 import { hoursOf, takeHours, type ClimateMonth } from '../src/core/climate';
 import { noteBother } from '../src/core/painting/notes-of';
 import { touchFilm } from '../src/core/painting/touch';
-import {
-  beginSession,
-  coverPalette,
-  endSession,
-  finishWork,
-  putOut,
-  type Session,
-} from '../src/core/session';
+import { putOnEasel } from '../src/core/painting/easel';
+import { atTheEasel, daysBefore, demoSessions } from './history';
 import { loggerReading } from '../server/logger';
 import { dated, demoPlan } from './plan';
 import type { Cabinet } from '../src/core/cabinet/schema';
@@ -21,10 +15,11 @@ import { startPainting, type NewPainting } from '../src/core/painting/start';
 import { type Coat, type Making, type Painting } from '../src/core/painting';
 
 /**
- * An invented studio of three paintings in the middle of their work. Nothing here is a real picture,
+ * An invented studio: four paintings in the middle of their work, one that rests, two that are finished. Nothing here is a real picture,
  * person or place. Times count back from `nowMs`, so that Today is alive whenever it is opened.
  */
 const DAY_MS = 86_400_000;
+const HOUR_MS = DAY_MS / 24;
 
 const counting = (prefix: string, now: string): Making => {
   let n = 0;
@@ -38,15 +33,20 @@ interface Hand {
 }
 
 function begin(prefix: string, nowMs: number, startedDaysAgo: number, input: NewPainting): Hand {
-  const ago = (days: number) => new Date(nowMs - days * DAY_MS).toISOString();
+  const ago = (days: number) => new Date(daysBefore(nowMs, days)).toISOString();
   const making = counting(prefix, ago(startedDaysAgo));
-  return { painting: startPainting(input, making), making: { ...making, now: ago(0) }, ago };
+  return { painting: startPainting(input, making), making: { ...making, now: new Date(nowMs).toISOString() }, ago };
 }
 
 const coatNamed = (p: Painting, name: string, passage?: string): Coat => {
   const id = passage === undefined ? undefined : p.passages.find((x) => x.name === passage)!.id;
   return p.coats.find((c) => c.name === name && (id === undefined || c.passageIds.includes(id)))!;
 };
+
+/** Passages are laid one after the other. */
+const PASSAGE_MINUTES = 22;
+const after = (at: string, minutes: number, now: string): string =>
+  new Date(Math.min(Date.parse(at) + minutes * 60_000, Date.parse(now))).toISOString();
 
 function laid(
   hand: Hand,
@@ -56,6 +56,7 @@ function laid(
   more: { intoWet?: boolean; spot?: { name: string; share: number } } = {},
 ): Hand {
   let { painting } = hand;
+  let later = 0;
   for (const coat of new Set(passages.map((x) => coatNamed(painting, name, x)))) {
     const passageIds = painting.passages
       .filter((p) => passages.includes(p.name) && coat.passageIds.includes(p.id))
@@ -65,12 +66,13 @@ function laid(
       {
         coatId: coat.id,
         passageIds,
-        at: hand.ago(daysAgo),
+        at: after(hand.ago(daysAgo), later, hand.making.now),
         spot: more.spot ?? null,
         intoWet: more.intoWet ?? false,
       },
       hand.making,
     );
+    later += PASSAGE_MINUTES;
   }
   return { ...hand, painting };
 }
@@ -265,7 +267,7 @@ function touched(painting: Painting, touches: Touch[], nowMs: number): Painting 
         {
           passageId: p.passages.find((x) => x.name === passage)!.id,
           spotName: null,
-          at: new Date(nowMs - daysAgo * DAY_MS).toISOString(),
+          at: new Date(atTheEasel(nowMs - daysAgo * DAY_MS)).toISOString(),
           finding,
           twistMarks: false,
         },
@@ -283,39 +285,76 @@ const withBothers = (painting: Painting, nowMs: number): Painting =>
     counting('quinces-bother', new Date(nowMs - 2 * DAY_MS).toISOString()),
   );
 
-/** The session in which the cloth was painted. */
-function sessions(paintings: Painting[], nowMs: number): Session[] {
-  const at = (minutes: number) => new Date(nowMs - 0.25 * DAY_MS + minutes * 60_000).toISOString();
-  const picture = paintings[0]!;
-  const cloth = picture.passages.find((p) => p.name === 'cloth')!;
-  const coat = coatNamed(picture, 'Body colour', 'cloth');
-  const begun = beginSession(
-    {
-      boxMinutes: 120,
-      goal: 'the cloth in one go',
-      works: [
-        {
-          paintingId: picture.id,
-          passageIds: [cloth.id],
-          coatId: coat.id,
-          name: coat.name,
-          plannedMinutes: 60,
-        },
-      ],
-    },
-    counting('demo-session', at(-75)),
-  );
-  const mixed = putOut(
-    begun,
-    { name: 'Body colour', recipe: coat.recipe, ml: 6 },
-    counting('demo-mix', at(-72)),
-  );
-  const done = finishWork(mixed, mixed.works[0]!.id, { now: at(0) });
-  return [coverPalette(endSession({ ...done, reached: 'yes' }, { now: at(12) }), { now: at(12) })];
+/** A finished picture, its glazes long laid: it waits for its varnish. */
+function plums(nowMs: number): Painting {
+  let hand = begin('plums', nowMs, 57, {
+    title: 'Plums, Blue Plate',
+    support: { kind: 'linen-on-panel', widthMm: 300, heightMm: 240 },
+    ground: { kind: 'acrylic-gesso', coats: 4 },
+    method: 'direct-start',
+    passages: [
+      { name: 'plums', share: 0.4 },
+      { name: 'plate', share: 0.25 },
+      { name: 'table', share: 0.35 },
+    ],
+  });
+  hand = laid(hand, 'Block-in', ['plums', 'plate', 'table'], 56);
+  hand = laid(hand, 'Overpainting', ['table'], 50);
+  hand = laid(hand, 'Overpainting', ['plate'], 49);
+  hand = laid(hand, 'Overpainting', ['plums'], 47);
+  hand = laid(hand, 'Glaze', ['plums', 'plate'], 36);
+  hand = laid(hand, 'Glaze', ['table'], 35);
+  const { making, ago } = hand;
+  return putOnEasel(hand.painting, { kind: 'finished', at: ago(24) }, making);
+}
+
+/** A study of one sitting, wet into wet, and finished with it. */
+function lane(nowMs: number): Painting {
+  const hand = begin('lane', nowMs, 42, {
+    title: 'Lane after Rain, Study',
+    support: { kind: 'fibreboard-panel', widthMm: 240, heightMm: 180 },
+    ground: { kind: 'acrylic-gesso', coats: 3 },
+    method: 'one-sitting',
+    passages: [
+      { name: 'sky', share: 0.4 },
+      { name: 'lane', share: 0.35 },
+      { name: 'hedges', share: 0.25 },
+    ],
+  });
+  const all = ['sky', 'lane', 'hedges'];
+  const sitting = new Date(nowMs - 41 * DAY_MS).setHours(10, 5, 0, 0);
+  const at = (minutes: number) => (nowMs - sitting - minutes * 60_000) / DAY_MS;
+  let done = laid(hand, 'Wash-in', all, at(0));
+  done = laid(done, 'Transparent darks', all, at(45), { intoWet: true });
+  done = laid(done, 'Opaque lights', all, at(120), { intoWet: true });
+  done = laid(done, 'Last lights', ['sky', 'lane'], at(195), { intoWet: true });
+  return putOnEasel(done.painting, { kind: 'finished', at: done.ago(40) }, done.making);
+}
+
+/** A picture that is turned to the wall for a while. */
+function hands(nowMs: number): Painting {
+  let hand = begin('hands', nowMs, 54, {
+    title: 'Hands, Grey Morning',
+    support: { kind: 'canvas', widthMm: 350, heightMm: 450 },
+    ground: { kind: 'acrylic-gesso', coats: 4, tint: 'raw umber' },
+    method: 'oil-under-glaze',
+    passages: [
+      { name: 'hands', share: 0.35 },
+      { name: 'sleeve', share: 0.3 },
+      { name: 'ground', share: 0.35 },
+    ],
+  });
+  const all = ['hands', 'sleeve', 'ground'];
+  hand = laid(hand, 'Tone', all, 53);
+  hand = laid(hand, 'Underpainting', all, 45);
+  hand = laid(hand, 'Body colour', ['ground'], 33);
+  hand = laid(hand, 'Body colour', ['sleeve'], 26, { spot: { name: 'cuff', share: 0.3 } });
+  hand = laid(hand, 'Body colour', ['hands'], 25);
+  const until = new Date(nowMs + 12 * DAY_MS).toISOString();
+  return putOnEasel(hand.painting, { kind: 'resting', since: hand.ago(20), until }, hand.making);
 }
 
 const READINGS_DAYS = 45;
-const HOUR_MS = DAY_MS / 24;
 const LOGGER_SEED = 11;
 
 /** Six weeks of readings of the logger on the wall. */
@@ -392,6 +431,9 @@ export function demoStudio(nowMs: number): ExportFile {
     dated(touched(ropewalk(nowMs), ROPE_TOUCHES, nowMs), nowMs, 24, { milestone: 'travel' }),
     loft,
     kiln(nowMs),
+    hands(nowMs),
+    plums(nowMs),
+    lane(nowMs),
   ];
   const studio = {
     ...NEW_STUDIO,
@@ -399,7 +441,7 @@ export function demoStudio(nowMs: number): ExportFile {
     paintingOrder: paintings.map((p) => p.id),
   };
   return exportFile('studio', paintings, studio, new Date(nowMs).toISOString(), cabinet(), {
-    sessions: sessions(paintings, nowMs),
+    sessions: demoSessions(paintings, nowMs),
     climate: climate(nowMs),
     plan: demoPlan(paintings),
   });

@@ -11,3 +11,21 @@ export function sizeWords(support: Support, units: Studio['units']): string {
   const of = (mm: number) => tidy(mm / MM_PER[units]);
   return `${of(support.widthMm)} × ${of(support.heightMm)} ${units === 'inch' ? 'in' : 'cm'}`;
 }
+
+export type TemperatureUnit = NonNullable<Studio['temperature']>;
+const F_PER_C = 1.8;
+const F_AT_0_C = 32;
+
+/** A temperature of the studio, which is kept in Celsius, as the painter reads it. By definition of the scales. */
+export const shownTemperature = (celsius: number, unit: TemperatureUnit): number =>
+  unit === 'F' ? celsius * F_PER_C + F_AT_0_C : celsius;
+export const celsiusOf = (shown: number, unit: TemperatureUnit): number =>
+  unit === 'F' ? (shown - F_AT_0_C) / F_PER_C : shown;
+
+/** "18.5 °C", "65.3 °F". */
+export const temperatureWords = (celsius: number, unit: TemperatureUnit, digits = 1): string =>
+  `${Number(shownTemperature(celsius, unit).toFixed(digits))} °${unit}`;
+
+/** A difference of temperatures: "2 °C", "3.6 °F". */
+export const degreesWords = (celsius: number, unit: TemperatureUnit): string =>
+  `${tidy(unit === 'F' ? celsius * F_PER_C : celsius)} °${unit}`;

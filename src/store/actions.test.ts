@@ -244,14 +244,19 @@ test('the demo studio is a valid file, alive whenever it is opened, and leaves n
   for (const now of [Date.UTC(2026, 1, 17, 10), Date.UTC(2031, 6, 1, 22)]) {
     const demo = demoStudio(now);
     const read = readExport(JSON.stringify(demo));
-    expect(read.paintings).toHaveLength(4);
-    expect(read.sessions).toHaveLength(1);
+    expect(read.paintings).toHaveLength(7);
+    // A log worth reading: every session over, within a day, by somebody who sleeps at night.
+    expect(read.sessions.length).toBeGreaterThanOrEqual(20);
+    for (const s of read.sessions) {
+      expect(Date.parse(s.endedAt!)).toBeLessThanOrEqual(now + 15 * 60_000);
+      expect(new Date(s.startedAt).getHours()).toBeGreaterThanOrEqual(7);
+    }
     expect(read.climate.length).toBeGreaterThan(0);
     for (const p of read.paintings)
       for (const e of p.events) expect(Date.parse(e.at)).toBeLessThanOrEqual(now);
     const store = createStore();
     store.dispatch(openDemo(demo));
-    expect(store.getState().paintings.ids).toHaveLength(4);
+    expect(store.getState().paintings.ids).toHaveLength(7);
     expect(store.getState().undo.changes).toEqual([]);
   }
 });

@@ -14,7 +14,7 @@ import { changeDeclined } from './saving';
 import { sessionChanged, sessionTakenBack } from './sessions';
 import type { Dispatch, State } from './store';
 import { settingsTakenBack } from './studio';
-import { changeDropped, type Change } from './undo';
+import { changeDropped, changesJoined, type Change } from './undo';
 
 type Thunk<T = void> = (dispatch: Dispatch, getState: () => State) => T;
 
@@ -48,6 +48,17 @@ export const changeSession =
     if (!before) return;
     const after = change(before, making());
     if (after !== before) dispatch(sessionChanged({ what, before, after }));
+  };
+
+/** Whatever `run` changes is one step to be taken back: a coat that is laid, and the work of the session that it was. */
+export const inOneStep =
+  (what: string, run: () => void): Thunk =>
+  (dispatch, getState) => {
+    const last = getState().undo.changes.at(-1);
+    run();
+    const { changes } = getState().undo;
+    const count = changes.length - 1 - (last ? changes.indexOf(last) : -1);
+    if (count > 1) dispatch(changesJoined({ what, count }));
   };
 
 export const addSession =

@@ -30,6 +30,15 @@ const slice = createSlice({
         { of: 'several' as const, ...payload },
       ].slice(-UNDO_DEPTH);
     },
+    /** The last few changes are taken back together from now on. */
+    changesJoined(state, { payload }: PayloadAction<{ what: string; count: number }>) {
+      const all = state.changes as Change[];
+      const parts = all.slice(-payload.count);
+      state.changes = [
+        ...all.slice(0, -payload.count),
+        { of: 'several' as const, what: payload.what, parts },
+      ];
+    },
     changeDropped(state) {
       state.changes.pop();
     },
@@ -52,5 +61,5 @@ const slice = createSlice({
   },
 });
 
-export const { changeDropped, changesMade } = slice.actions;
+export const { changeDropped, changesJoined, changesMade } = slice.actions;
 export const undoReducer = slice.reducer;

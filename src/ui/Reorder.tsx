@@ -1,5 +1,5 @@
-import { useEffect, useRef, useState, type ReactNode } from 'react';
-import { PanResponder, View, type ViewStyle } from 'react-native';
+import { useRef, useState, type ReactNode } from 'react';
+import { View, type GestureResponderEvent, type ViewStyle } from 'react-native';
 import { dragIcon } from './desk-icons';
 import { Icon } from './Icon';
 import { colour, TARGET } from './tokens';
@@ -106,21 +106,8 @@ function Handle({
   onDrop: (dy: number) => void;
   onKey: (by: -1 | 1) => void;
 }) {
-  const latest = useRef({ onDrag, onDrop });
-  useEffect(() => {
-    latest.current = { onDrag, onDrop };
-  });
-  // One for as long as the handle stands: a new one would let go of what is being dragged.
-  const [pan] = useState(() =>
-    PanResponder.create({
-      onStartShouldSetPanResponder: () => true,
-      onMoveShouldSetPanResponder: () => true,
-      onPanResponderTerminationRequest: () => false,
-      onPanResponderMove: (_, { dy }) => latest.current.onDrag(dy),
-      onPanResponderRelease: (_, { dy }) => latest.current.onDrop(dy),
-      onPanResponderTerminate: () => latest.current.onDrop(0),
-    }),
-  );
+  const from = useRef(0);
+  const moved = (e: GestureResponderEvent): number => e.nativeEvent.pageY - from.current;
   const keys = {
     tabIndex: 0,
     onKeyDown: (e: { key: string; preventDefault: () => void }) => {
@@ -131,7 +118,15 @@ function Handle({
   } as object;
   return (
     <View
-      {...pan.panHandlers}
+      onStartShouldSetResponder={() => true}
+      onMoveShouldSetResponder={() => true}
+      onResponderTerminationRequest={() => false}
+      onResponderGrant={(e) => {
+        from.current = e.nativeEvent.pageY;
+      }}
+      onResponderMove={(e) => onDrag(moved(e))}
+      onResponderRelease={(e) => onDrop(moved(e))}
+      onResponderTerminate={() => onDrop(0)}
       {...keys}
       role="button"
       aria-label={`Move ${name}: drag, or arrow up and down`}

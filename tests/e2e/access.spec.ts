@@ -115,7 +115,7 @@ const SCREENS: { name: string; go: (page: Page) => Promise<unknown> }[] = [
     name: 'the plan',
     go: async (page) => {
       await openPlace(page, 'Plan');
-      await expect(page.getByText('Settled.')).toBeVisible();
+      await expect(page.getByText('This plan stands.')).toBeVisible();
     },
   },
   {

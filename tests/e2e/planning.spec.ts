@@ -14,7 +14,7 @@ async function planned(page: Page, now: string): Promise<void> {
   await settled(page);
 }
 
-const settled = (page: Page) => expect(page.getByText('Settled.')).toBeVisible();
+const settled = (page: Page) => expect(page.getByText('This plan stands.')).toBeVisible();
 const side = async (page: Page, name: string) =>
   page
     .getByRole('navigation', { name: 'Of the plan' })
@@ -316,7 +316,7 @@ test('two fingers change the weeks in sight, and so do buttons', async ({ page, 
   await page.getByRole('button', { name: 'Open the demo studio' }).click();
   await openPlace(page, 'Plan');
   await expect(page.getByText('five weeks')).toBeVisible();
-  await expect(page.getByText('Settled.')).toBeVisible();
+  await expect(page.getByText('This plan stands.')).toBeVisible();
   const touch = await page.context().newCDPSession(page);
   const fingers = (type: 'touchStart' | 'touchMove' | 'touchEnd', apart: number) =>
     touch.send('Input.dispatchTouchEvent', {

@@ -29,7 +29,7 @@ const SCHEMA_FILES = [
   'id-schema.ts',
 ];
 /** Of the schema files, comments apart, when the edition of the seal was last counted up. */
-const ACCEPTED_BY = '9cf75ce72e4a5941';
+const ACCEPTED_BY = '32fba8be413d19c3';
 
 test('a schema that has changed counts the edition of the seal up', () => {
   const code = SCHEMA_FILES.map(

@@ -4,6 +4,7 @@ import { changed, coatOf, requirePassages, type Making } from './making';
 import { USUAL_DEADLINE } from './deadline';
 import type { Deadline } from './deadline-schema';
 import type { Coat, LaidEvent, Painting } from './schema';
+import { isBegun, unlaidPassages } from './sites';
 
 /** Put a changed coat in the place of the old one. `correctRecord` also rewrites what was laid of it. */
 export function changeCoat(
@@ -76,6 +77,69 @@ export function moveCoat(
   if (to < 0 || to >= painting.coats.length) return painting;
   const rest = painting.coats.filter((c) => c.id !== coatId);
   return changed(painting, making, { coats: [...rest.slice(0, to), coat, ...rest.slice(to)] });
+}
+
+/** Put a coat at a place in the list, counted without it. */
+export function moveCoatTo(
+  painting: Painting,
+  coatId: string,
+  place: number,
+  making: Pick<Making, 'now'>,
+): Painting {
+  const coat = coatOf(painting, coatId);
+  const rest = painting.coats.filter((c) => c.id !== coatId);
+  const to = Math.max(0, Math.min(rest.length, place));
+  if (painting.coats.indexOf(coat) === to) return painting;
+  return changed(painting, making, { coats: [...rest.slice(0, to), coat, ...rest.slice(to)] });
+}
+
+/** Where a new coat belongs: over or into what is laid now, after all that is planned, or before or after a coat. */
+export type CoatPlace =
+  { where: 'over-laid' } | { where: 'last' } | { where: 'before' | 'after'; coatId: string };
+
+/** Put a new coat where it belongs. */
+export function placeCoat(
+  painting: Painting,
+  coat: Coat,
+  place: CoatPlace,
+  making: Pick<Making, 'now'>,
+): Painting {
+  requirePassages(painting, coat.passageIds);
+  if (place.where === 'last') return addCoat(painting, coat, null, making);
+  if (place.where === 'over-laid')
+    return changed(painting, making, { coats: overWhatIsLaid(painting, coat) });
+  const at = painting.coats.findIndex((c) => c.id === place.coatId);
+  if (at === -1) return addCoat(painting, coat, null, making);
+  const index = place.where === 'before' ? at : at + 1;
+  return changed(painting, making, {
+    coats: [...painting.coats.slice(0, index), coat, ...painting.coats.slice(index)],
+  });
+}
+
+/** Where a coat that is improvised stands in the list: over everything that is laid, before what is still to come. */
+export function overWhatIsLaid(painting: Painting, coat: Coat): Coat[] {
+  const laid = new Set(painting.events.flatMap((e) => (e.kind === 'laid' ? [e.coatId] : [])));
+  const place = painting.coats.findLastIndex((c) => laid.has(c.id)) + 1;
+  return [...painting.coats.slice(0, place), coat, ...painting.coats.slice(place)];
+}
+
+/** A coat of several passages as one coat for each, so that they can be changed apart. What is laid of it stays with it. */
+export function splitCoat(painting: Painting, coatId: string, making: Making): Painting {
+  const coat = coatOf(painting, coatId);
+  // What is begun stays with what was laid of it.
+  const waiting = unlaidPassages(painting, coat).filter((id) => !isBegun(painting, coat, id));
+  const laid = coat.passageIds.filter((id) => !waiting.includes(id));
+  const [first, ...others] = waiting;
+  if (first === undefined || (others.length === 0 && laid.length === 0)) return painting;
+  const own = laid.length > 0 ? laid : [first];
+  const apart = laid.length > 0 ? waiting : others;
+  const pieces = [
+    { ...coat, passageIds: own },
+    ...apart.map((id): Coat => ({ ...coat, id: making.newId(), passageIds: [id] })),
+  ];
+  return changed(painting, making, {
+    coats: painting.coats.flatMap((c) => (c.id === coatId ? pieces : [c])),
+  });
 }
 
 /** Judge the painting by another school from now on; what was laid stays as it was. */

@@ -110,6 +110,8 @@ export interface Reducing {
   left: Left;
   /** Of a part that had no name before. */
   share?: number;
+  /** Spots of the passage that it left alone. */
+  except?: string[];
   tool?: RemovalTool;
 }
 

@@ -1,26 +1,32 @@
 import { mergeList } from '../merge-list';
 import type { Painting, Passage } from './schema';
 
+const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+type Optional = 'bothers' | 'gates' | 'planning' | 'easel' | 'study';
+
 /** What older paintings do not have: they stay away where nobody made one. */
 function optionalLists(
   base: Painting,
   mine: Painting,
   theirs: Painting,
-): Partial<Pick<Painting, 'bothers' | 'gates' | 'planning'>> {
-  const out: Partial<Pick<Painting, 'bothers' | 'gates' | 'planning'>> = {};
+): Partial<Pick<Painting, Optional>> {
+  const out: Partial<Pick<Painting, Optional>> = {};
   if (mine.bothers || theirs.bothers)
     out.bothers = mergeList(base.bothers ?? [], mine.bothers ?? [], theirs.bothers ?? []);
   if (mine.gates || theirs.gates)
     out.gates = mergeList(base.gates ?? [], mine.gates ?? [], theirs.gates ?? []);
-  const planning =
-    JSON.stringify(mine.planning) === JSON.stringify(base.planning)
-      ? theirs.planning
-      : mine.planning;
+  const pick = <K extends Optional>(key: K): Painting[K] =>
+    same(mine[key], base[key]) ? theirs[key] : mine[key];
+  const planning = pick('planning');
   if (planning) out.planning = planning;
+  const easel = pick('easel');
+  if (easel) out.easel = easel;
+  const study = pick('study');
+  if (study) out.study = study;
   return out;
 }
 
-const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 const sharesOf = (passages: Passage[]): [string, number][] => passages.map((p) => [p.id, p.share]);
 
 /**
@@ -44,11 +50,13 @@ function mergePassages(base: Passage[], mine: Passage[], theirs: Passage[]): Pas
 export function mergePaintings(base: Painting, mine: Painting, theirs: Painting): Painting {
   const pick = <K extends keyof Painting>(key: K): Painting[K] =>
     JSON.stringify(mine[key]) === JSON.stringify(base[key]) ? theirs[key] : mine[key];
+  const { easel: _easel, study: _study, ...whole } = mine;
   return {
-    ...mine,
+    ...whole,
     title: pick('title'),
     support: pick('support'),
     ground: pick('ground'),
+    method: pick('method'),
     school: pick('school'),
     passages: mergePassages(base.passages, mine.passages, theirs.passages),
     touches: pick('touches'),

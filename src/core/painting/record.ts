@@ -1,5 +1,6 @@
 import type { Left, RemovalTool } from '@/data/applications';
 import { CORRECTIONS } from '@/data/corrections';
+import { overWhatIsLaid } from './coats';
 import { CoreError } from '../errors';
 import { firstToCome, layCoat, reduceFilm, withoutEvent } from './events';
 import { assessAt, meetingsOf, settleLater, topAt } from './hour';
@@ -137,6 +138,7 @@ export function recordRemoval(
         done,
         {
           ...place,
+          ...spared(was, place),
           at: entry.at,
           how: entry.how,
           left: entry.how === 'painted-out' ? 'all' : left,
@@ -148,6 +150,17 @@ export function recordRemoval(
   );
   const done = entry.repaint ? withRepaint(reduced, entry.places, was, making) : reduced;
   return settleLater(painting, done, options, making.newId);
+}
+
+/** Spots where another film lies on top than on the passage around them: a gesture on the passage leaves them alone. */
+function spared(was: PaintingAssessment, { passageId, spotName }: Place): { except?: string[] } {
+  if (spotName !== null) return {};
+  const top = topAt(was, passageId, null)?.film.key;
+  const spots = was.passages.find((p) => p.passage.id === passageId)?.spots ?? [];
+  const except = spots.flatMap(({ site }) =>
+    topAt(was, passageId, site.spotName)?.film.key === top ? [] : [site.spotName!],
+  );
+  return except.length > 0 ? { except } : {};
 }
 
 /** Plan what was taken off once more, first of what is still to come on its places. */
@@ -221,13 +234,6 @@ export function leaveRest(
   return changed(painting, making, {
     coats: painting.coats.map((c) => (c.id === coatId ? next : c)),
   });
-}
-
-/** Where a coat that is improvised stands in the list: over everything that is laid, before what is still to come. */
-export function overWhatIsLaid(painting: Painting, coat: Coat): Coat[] {
-  const laid = new Set(painting.events.flatMap((e) => (e.kind === 'laid' ? [e.coatId] : [])));
-  const place = painting.coats.findLastIndex((c) => laid.has(c.id)) + 1;
-  return [...painting.coats.slice(0, place), coat, ...painting.coats.slice(place)];
 }
 
 /** A coat put over what is laid and laid at once: a dab, the same again, a passage oiled out. */

@@ -176,6 +176,8 @@ export const reducedEventSchema = z.object({
   left: z.enum(LEFT),
   /** Of a part that had no name before: its share of the passage. */
   share: share.optional(),
+  /** Spots and parts of the passage that it left alone. */
+  except: z.array(name).max(50).optional(),
   /** What it was taken off with. */
   tool: z.enum(REMOVAL_TOOLS).optional(),
 });

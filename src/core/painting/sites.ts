@@ -196,8 +196,10 @@ function bearingOn(
   { reach, keys }: PassageHistory,
 ): SiteEvent | null {
   const spotName = spotOf(event);
-  if (event.kind === 'reduced')
-    return spotName === null || sameSpot(spotName, site.spotName) ? event : null;
+  if (event.kind === 'reduced') {
+    const spared = event.except?.some((name) => sameSpot(name, site.spotName)) ?? false;
+    return (spotName === null && !spared) || sameSpot(spotName, site.spotName) ? event : null;
+  }
   if (sameSpot(spotName, site.spotName)) return event;
   const here = reach(event.coatId)!;
   // The passage itself has what was laid on a part only where the parts are all there is of it.

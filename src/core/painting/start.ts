@@ -1,4 +1,5 @@
 import { BODY_PALETTES, GLAZE_PALETTES, METHODS, type CoatTemplate } from '@/data/methods';
+import type { BinderKey } from '@/data/binders';
 import type { MethodKey } from '@/data/method-keys';
 import { CoreError } from '../errors';
 import { isOilGround } from './ground';
@@ -12,6 +13,8 @@ export interface NewPainting {
   ground: Ground;
   method: MethodKey;
   passages: { name: string; share: number }[];
+  /** What the painter's paints are ground in, where it is not linseed. */
+  binder?: BinderKey;
 }
 
 function coatFromTemplate(
@@ -45,6 +48,22 @@ function coatFromTemplate(
     spot: null,
   };
 }
+
+/** A coat of a method with the painter's own paint for linseed paint; acrylic and what is meant in alkyd stay. */
+const groundIn = (coat: Coat, binder: BinderKey): Coat =>
+  coat.recipe.mix.length === 0
+    ? coat
+    : {
+        ...coat,
+        recipe: {
+          ...coat.recipe,
+          mix: coat.recipe.mix.map((part) =>
+            !('own' in part) && part.binder === 'linseed' ? { ...part, binder } : part,
+          ),
+          // Acrylic takes water, not oil.
+          ...(binder === 'acrylic' ? { medium: [], mediumShare: 0 } : {}),
+        },
+      };
 
 /** The coats that templates lay out on some passages. */
 const coatsOf = (templates: CoatTemplate[], ids: string[], newId: () => string): Coat[] =>
@@ -176,7 +195,9 @@ export function startPainting(input: NewPainting, making: Making): Painting {
     share: p.share,
   }));
   const ids = passages.map((p) => p.id);
-  const coats = coatsOf(method.coats, ids, making.newId);
+  const { binder } = input;
+  const laidOut = coatsOf(method.coats, ids, making.newId);
+  const coats = binder ? laidOut.map((coat) => groundIn(coat, binder)) : laidOut;
   return {
     schemaVersion: PAINTING_SCHEMA_VERSION,
     id: making.newId(),

@@ -73,7 +73,7 @@ export function verdictSentence(v: SchoolVerdict, names: PairNames): string {
     case 'acrylic-below':
       return `Acrylic below counts as ground; oil may lie on it.`;
     case 'not-paint':
-      return `${up} or ${low} is no paint that fat over lean speaks of.`;
+      return `Fat over lean does not apply here: ${up} or ${low} is not oil paint.`;
     case 'acrylic-over-oil':
       return `${up} is acrylic: it does not hold on oil, ever. Use oil from here on.`;
     case 'oil-unknown':

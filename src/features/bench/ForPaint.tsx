@@ -51,7 +51,7 @@ export function ForPaint({ parts }: { parts: MediumPart[] }) {
         label="Wanted"
         options={[
           { key: 'fatness', name: 'a fatness' },
-          { key: 'reducedPvc', name: 'a reduced PVC' },
+          { key: 'reducedPvc', name: 'a pigment load' },
         ]}
         value={target}
         onChange={(key) => {
@@ -60,7 +60,7 @@ export function ForPaint({ parts }: { parts: MediumPart[] }) {
         }}
       />
       <Stepper
-        label={target === 'fatness' ? 'Binder in the dry film' : 'Reduced PVC'}
+        label={target === 'fatness' ? 'Binder in the dry film' : 'Pigment load, above 1 is chalky'}
         step={target === 'fatness' ? 1 : 0.01}
         min={0.01}
         max={target === 'fatness' ? 99 : 1.2}

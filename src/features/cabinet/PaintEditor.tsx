@@ -174,7 +174,7 @@ function PaintReckoned({ edit }: { edit: PaintEdit }) {
           note="by weight"
         />
         <Figure
-          name="reduced PVC"
+          name="pigment load"
           value={c.reducedPvc === null ? '–' : c.reducedPvc.toFixed(2)}
           note="above 1 is chalky"
         />

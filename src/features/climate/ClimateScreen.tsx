@@ -1,3 +1,5 @@
+import { shownTemperature, temperatureWords } from '@/features/units';
+import { useTemperatureUnit } from '@/features/useTemperature';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -46,16 +48,17 @@ export function ClimateScreen() {
 }
 
 function Now({ view }: { view: ClimateView }) {
+  const unit = useTemperatureUnit();
   const { now, rateNow, rateMean, rateOfMean, lastReadingAgeMs } = view;
   return (
     <View>
       <Heading size="title">
-        {`${now.temperatureC.toFixed(1)} °C   ${Math.round(now.relativeHumidityPct)} %`}
+        {`${temperatureWords(now.temperatureC, unit)}   ${Math.round(now.relativeHumidityPct)} %`}
       </Heading>
       <Text>
         {rateNow === 0
           ? 'Here oil paint does not dry at all now.'
-          : `Oil paint dries at ${rateNow.toFixed(2)} times the rate of the tables now (20 °C, 50 %, room daylight); over the days shown at ${rateMean.toFixed(2)}.${
+          : `Oil paint dries at ${rateNow.toFixed(2)} times the rate of the tables now (${temperatureWords(20, unit)}, 50 %, room daylight); over the days shown at ${rateMean.toFixed(2)}.${
               rateMean.toFixed(2) === rateOfMean.toFixed(2)
                 ? ''
                 : ` Their mean temperature alone would say ${rateOfMean.toFixed(2)}: warm hours count for more than cold ones.`
@@ -69,6 +72,7 @@ function Now({ view }: { view: ClimateView }) {
 }
 
 function Chart({ view }: { view: ClimateView }) {
+  const unit = useTemperatureUnit();
   const [width, setWidth] = useState(0);
   const temperatures = view.hours.map((h) => h.temperatureC);
   return (
@@ -78,9 +82,10 @@ function Chart({ view }: { view: ClimateView }) {
           <ClimateChart
             width={width}
             hours={view.hours}
+            degrees={(c) => shownTemperature(c, unit)}
             nowMs={view.nowMs}
             days={view.days}
-            spoken={`Five days back and five ahead: ${Math.min(...temperatures).toFixed(0)} to ${Math.max(...temperatures).toFixed(0)} °C, drying at ${view.rateMean.toFixed(2)} times the rate of the tables.`}
+            spoken={`Five days back and five ahead: ${shownTemperature(Math.min(...temperatures), unit).toFixed(0)} to ${temperatureWords(Math.max(...temperatures), unit, 0)}, drying at ${view.rateMean.toFixed(2)} times the rate of the tables.`}
           />
         ) : null}
       </View>
@@ -100,6 +105,7 @@ const LINE_WORDS = {
 } as const;
 
 function Logger({ view }: { view: ClimateView }) {
+  const unit = useTemperatureUnit();
   const dispatch = useStoreDispatch();
   const on = useStoreSelector((state) => state.studio.loggerOn);
   const { line, last } = useStoreSelector((state) => state.logger);
@@ -107,7 +113,7 @@ function Logger({ view }: { view: ClimateView }) {
     <View role="region" aria-label="Logger" style={{ gap: space.s }}>
       <Heading>Logger on the wall</Heading>
       <Text accessibilityLiveRegion="polite">
-        {`${LINE_WORDS[line]}${last ? ` Last word ${shortTime(last.atMs, view.nowMs)}: ${last.temperatureC.toFixed(1)} °C, ${Math.round(last.relativeHumidityPct)} %.` : ''}`}
+        {`${LINE_WORDS[line]}${last ? ` Last word ${shortTime(last.atMs, view.nowMs)}: ${temperatureWords(last.temperatureC, unit)}, ${Math.round(last.relativeHumidityPct)} %.` : ''}`}
       </Text>
       <Action
         title={on ? 'Disconnect' : 'Connect'}

@@ -13,12 +13,36 @@ import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { space } from '@/ui/tokens';
 import { useNumberText } from '@/forms';
+import { celsiusOf, shownTemperature, type TemperatureUnit } from '@/features/units';
+import { useTemperatureUnit } from '@/features/useTemperature';
 
 const NIGHT: DayNight = {
   dayFromHour: 8,
   dayToHour: 20,
   night: { temperatureC: 16, relativeHumidityPct: 55 },
 };
+
+const COLDEST_C = -10;
+const WARMEST_C = 45;
+/** A stepper of temperatures in the painter's degrees. */
+const stepsIn = (unit: TemperatureUnit) => ({
+  unit: `°${unit}`,
+  step: unit === 'F' ? 1 : 0.5,
+  min: shownTemperature(COLDEST_C, unit),
+  max: shownTemperature(WARMEST_C, unit),
+});
+
+/** A temperature kept in Celsius, shown and typed in the painter's degrees. */
+function useTemperatureText(celsius: number, accept: (celsius: number) => string | null) {
+  const unit = useTemperatureUnit();
+  const shown = Number(shownTemperature(celsius, unit).toFixed(1));
+  return useNumberText(shown, (typed) => {
+    const refusal = accept(typed === shown ? celsius : celsiusOf(typed, unit));
+    return refusal && unit === 'F'
+      ? `Temperature must be between ${shownTemperature(COLDEST_C, unit)} and ${shownTemperature(WARMEST_C, unit)} °F.`
+      : refusal;
+  });
+}
 
 /** What the painter says of the air: held to wherever nobody has measured it. */
 export function StatedClimate() {
@@ -30,7 +54,10 @@ export function StatedClimate() {
     dispatch(settingsChanged({ climate: parsed.data }));
     return null;
   };
-  const temperature = useNumberText(climate.temperatureC, (temperatureC) => set({ temperatureC }));
+  const unit = useTemperatureUnit();
+  const temperature = useTemperatureText(climate.temperatureC, (temperatureC) =>
+    set({ temperatureC }),
+  );
   const humidity = useNumberText(climate.relativeHumidityPct, (relativeHumidityPct) =>
     set({ relativeHumidityPct }),
   );
@@ -38,7 +65,7 @@ export function StatedClimate() {
     <View style={{ gap: space.m }}>
       <Heading>{dayNight ? 'By day' : 'Where nobody measures'}</Heading>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.xl }}>
-        <Stepper label="Temperature" unit="°C" step={0.5} min={-10} max={45} {...temperature} />
+        <Stepper label="Temperature" {...stepsIn(unit)} {...temperature} />
         <Stepper label="Humidity" unit="%" step={5} min={0} max={100} {...humidity} />
       </View>
       <Tick
@@ -75,7 +102,8 @@ function Night({ dayNight }: { dayNight: DayNight }) {
     return null;
   };
   const { night } = dayNight;
-  const temperature = useNumberText(night.temperatureC, (temperatureC) =>
+  const unit = useTemperatureUnit();
+  const temperature = useTemperatureText(night.temperatureC, (temperatureC) =>
     set({ night: { ...night, temperatureC } }),
   );
   const humidity = useNumberText(night.relativeHumidityPct, (relativeHumidityPct) =>
@@ -87,14 +115,7 @@ function Night({ dayNight }: { dayNight: DayNight }) {
     <View style={{ gap: space.m }}>
       <Heading>By night</Heading>
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.xl }}>
-        <Stepper
-          label="Night temperature"
-          unit="°C"
-          step={0.5}
-          min={-10}
-          max={45}
-          {...temperature}
-        />
+        <Stepper label="Night temperature" {...stepsIn(unit)} {...temperature} />
         <Stepper label="Night humidity" unit="%" step={5} min={0} max={100} {...humidity} />
         <Stepper label="Day begins" unit="h" step={1} min={0} max={23} {...from} />
         <Stepper label="Day ends" unit="h" step={1} min={0} max={23} {...to} />

@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import type { Coat, Painting } from '@/core/painting';
-import { addCoat, changeCoat } from '@/core/painting/coats';
+import { changeCoat, placeCoat } from '@/core/painting/coats';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { FormState } from '@/forms';
 import { changePainting } from '@/store/actions';
@@ -63,7 +63,7 @@ function Editor({
         isNew ? `Planned ${coat.name.toLowerCase()}` : `Changed ${coat.name.toLowerCase()}`,
         (p, making) =>
           isNew
-            ? addCoat(p, coat, afterId, making)
+            ? placeCoat(p, coat, editor.place, making)
             : changeCoat(p, coat, editor.correctRecord, making),
       ),
     );
@@ -101,13 +101,20 @@ function Editor({
         <MaterialFields editor={editor} />
         {draft.recipe.material === undefined ? (
           <>
-            <MixFields editor={editor} />
+            <MixFields editor={editor} painting={painting} />
             <MediumFields editor={editor} />
           </>
         ) : null}
         <LayingFields editor={editor} painting={painting} />
         {wide ? null : <LivePanel editor={editor} painting={painting} />}
-        {isNew ? null : <PlanActions painting={painting} coatId={coatId} onGone={leave} />}
+        {isNew ? null : (
+          <PlanActions
+            painting={painting}
+            coatId={coatId}
+            onBefore={() => editor.mayKeep && form.keep(write)}
+            onGone={leave}
+          />
+        )}
       </View>
     </Screen>
   );

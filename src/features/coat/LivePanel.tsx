@@ -68,7 +68,7 @@ function PaintFigures({ live, layer }: { live: CoatEditor['live']; layer: Layer 
       <Figure
         name="fatness"
         value={`${Math.round(c.fatness * 100)} %`}
-        note="oil and resin in the dry film"
+        note="binder in the dry film"
       />
       <Figure
         name="solvent lost"
@@ -76,7 +76,7 @@ function PaintFigures({ live, layer }: { live: CoatEditor['live']; layer: Layer 
         note="of the wet mixture"
       />
       <Figure
-        name="reduced PVC"
+        name="pigment load"
         value={c.reducedPvc === null ? '–' : c.reducedPvc.toFixed(2)}
         note="above 1 is chalky"
       />

@@ -1,7 +1,10 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { mixColour } from '@/core/optics';
-import { BINDER_KEYS, BINDERS } from '@/data/binders';
+import { BINDER_KEYS, BINDERS, type BinderKey } from '@/data/binders';
+import type { Painting } from '@/core/painting';
+import { useStoreSelector } from '@/store/hooks';
+import { SameMix } from './SameMix';
 import { Hazards } from '@/features/Hazards';
 import {
   tubeBinder,
@@ -24,14 +27,15 @@ import { tubesOf, type TubeDraft } from './draft';
 import { PaintPicker } from '@/features/PaintPicker';
 import type { CoatEditor } from './useCoatEditor';
 
-/** What a new pigment is ground in: as its neighbour, else linseed. */
-const lastBinder = (mix: TubeDraft[]) => {
+/** What a new pigment is ground in: as its neighbour, else as the painter's paints are. */
+const lastBinder = (mix: TubeDraft[], usual: BinderKey) => {
   const last = mix.at(-1);
-  return last ? ('own' in last ? last.own.binder : last.binder) : 'linseed';
+  return last ? ('own' in last ? last.own.binder : last.binder) : usual;
 };
 
 /** The tubes of the mix and their parts. */
-export function MixFields({ editor }: { editor: CoatEditor }) {
+export function MixFields({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
+  const usual = useStoreSelector((s) => s.studio.binder ?? 'linseed');
   const { form, setRecipe } = editor;
   const mix = tubesOf(editor.draft.recipe);
   const rows = useRowKeys(mix.length);
@@ -67,6 +71,7 @@ export function MixFields({ editor }: { editor: CoatEditor }) {
         />
       ))}
       {mixProblem ? <Notice tone="refusal">{mixProblem}</Notice> : null}
+      <SameMix editor={editor} painting={painting} />
       <Action
         title="Add a paint"
         onPress={() => setPicking('new')}
@@ -74,7 +79,11 @@ export function MixFields({ editor }: { editor: CoatEditor }) {
       />
       <Hazards pigments={mix.flatMap((t) => tubePigments(t).map((p) => p.pigment))} />
       {picking !== null ? (
-        <PaintPicker binder={lastBinder(mix)} onPick={pick} onClose={() => setPicking(null)} />
+        <PaintPicker
+          binder={lastBinder(mix, usual)}
+          onPick={pick}
+          onClose={() => setPicking(null)}
+        />
       ) : null}
       {bound && !('own' in bound) ? (
         <Sheet name="Choose a binder" onClose={() => setBinding(null)}>

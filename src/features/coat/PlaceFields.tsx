@@ -1,16 +1,14 @@
 import { View } from 'react-native';
-import { COAT_ROLES, type Painting } from '@/core/painting';
+import { COAT_ROLES, unlaidPassages, type Painting } from '@/core/painting';
 import { APPLICATIONS } from '@/data/applications';
 import { MATERIALS } from '@/data/materials';
 import { SpotFields } from '@/features/SpotFields';
 import { Choice, ManyChoice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
-import { CARRIED_OVER, ROLE_APPLICATION, ROLE_MATERIAL } from './draft';
+import { nameForRole, ROLE_APPLICATION, ROLE_MATERIAL } from './draft';
 import { ROLE_NAME } from './names';
 import type { CoatEditor } from './useCoatEditor';
-
-const capital = (word: string): string => `${word.charAt(0).toUpperCase()}${word.slice(1)}`;
 
 /** What the coat is called, what it is for, and where it goes. */
 export function PlaceFields({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
@@ -18,6 +16,7 @@ export function PlaceFields({ editor, painting }: { editor: CoatEditor; painting
   const laid = (id: string) => editor.laidOn.includes(id);
   return (
     <View>
+      {editor.isNew ? <Belongs editor={editor} painting={painting} /> : null}
       <Field label="Name of the coat" {...form.text('name')} />
       <Choice
         label="Role"
@@ -29,9 +28,7 @@ export function PlaceFields({ editor, painting }: { editor: CoatEditor; painting
           const thicknessUm = material
             ? MATERIALS[material].typicalUm
             : APPLICATIONS[application].typicalUm;
-          // A name that was only carried over from another coat gives way to what this one is.
-          const carried = draft.name.endsWith(CARRIED_OVER);
-          const name = material && carried ? capital(ROLE_NAME[role]) : draft.name;
+          const name = nameForRole(draft.name, draft.role, role);
           const recipe = material
             ? editor.asMaterial(material, thicknessUm)
             : editor.asPaint(thicknessUm);
@@ -64,5 +61,50 @@ export function PlaceFields({ editor, painting }: { editor: CoatEditor; painting
         share={form.number('spot.share', 'percent')}
       />
     </View>
+  );
+}
+
+/** Where a new coat belongs in the list. */
+function Belongs({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
+  const { place, setPlace, draft, set } = editor;
+  const planned = painting.coats.filter((c) => unlaidPassages(painting, c).length > 0);
+  const key = place.where === 'over-laid' ? (draft.onto === 'wet' ? 'wet' : 'over') : place.where;
+  return (
+    <>
+      <Choice
+        label="Where it belongs"
+        options={[
+          { key: 'over', name: 'over what is laid now' },
+          { key: 'wet', name: 'into the wet' },
+          ...(planned.length > 0
+            ? [
+                { key: 'before' as const, name: 'before a planned coat' },
+                { key: 'after' as const, name: 'after a planned coat' },
+                { key: 'last' as const, name: 'last of all' },
+              ]
+            : []),
+        ]}
+        value={key}
+        onChange={(where) => {
+          const wet = where === 'wet';
+          if (wet || draft.onto === 'wet') set({ onto: wet ? 'wet' : 'touch-dry' });
+          setPlace(
+            where === 'before' || where === 'after'
+              ? { where, coatId: planned[0]!.id }
+              : where === 'last'
+                ? { where: 'last' }
+                : { where: 'over-laid' },
+          );
+        }}
+      />
+      {place.where === 'before' || place.where === 'after' ? (
+        <Choice
+          label={place.where === 'before' ? 'Before' : 'After'}
+          options={planned.map((c) => ({ key: c.id, name: c.name }))}
+          value={place.coatId}
+          onChange={(coatId) => setPlace({ where: place.where as 'before', coatId })}
+        />
+      ) : null}
+    </>
   );
 }

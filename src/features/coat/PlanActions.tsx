@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { type Painting } from '@/core/painting';
-import { moveCoat, removeCoat } from '@/core/painting/coats';
+import { unlaidPassages, type Painting } from '@/core/painting';
+import { moveCoat, removeCoat, splitCoat } from '@/core/painting/coats';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
@@ -12,13 +12,18 @@ import { colour, space } from '@/ui/tokens';
 export function PlanActions({
   painting,
   coatId,
+  onBefore,
   onGone,
 }: {
   painting: Painting;
   coatId: string;
+  /** Keeps what was edited; false where it cannot be kept yet. */
+  onBefore: () => boolean;
   onGone: () => void;
 }) {
   const dispatch = useStoreDispatch();
+  const coat = painting.coats.find((c) => c.id === coatId);
+  const several = coat !== undefined && unlaidPassages(painting, coat).length > 1;
   const router = useRouter();
   const move = (by: -1 | 1) =>
     dispatch(
@@ -46,13 +51,26 @@ export function PlanActions({
         <Action title="Later" onPress={() => move(1)} />
         <Action
           title="Another like it"
-          onPress={() =>
+          onPress={() => {
+            if (!onBefore()) return;
             router.replace({
               pathname: '/paintings/[id]/coats/[coatId]',
               params: { id: painting.id, coatId: 'new', after: coatId },
-            })
-          }
+            });
+          }}
         />
+        {several ? (
+          <Action
+            title="One for each passage"
+            onPress={() =>
+              dispatch(
+                changePainting(painting.id, 'Split a coat by passage', (p, making) =>
+                  splitCoat(p, coatId, making),
+                ),
+              )
+            }
+          />
+        ) : null}
         <Action title="Out of the plan" kind="danger" onPress={remove} />
       </View>
     </View>

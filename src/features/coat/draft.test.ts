@@ -1,7 +1,7 @@
 import { checkDraft, withAt } from '@/forms/draft';
 import { coatSchema } from '@/core/painting/schema';
 import { newPainting } from '@/core/tests/paintings';
-import { asMaterial, asPaint, newCoat, paintPartOf } from './draft';
+import { asMaterial, asPaint, nameForRole, newCoat, paintPartOf } from './draft';
 
 const painting = newPainting();
 const coat = painting.coats[0]!;
@@ -36,20 +36,22 @@ test('what no field of the form knows of is carried along', () => {
   expect(checkDraft(coatSchema, draft).value).toEqual(withAt(known, 'recipe.thicknessUm', 42.5));
 });
 
-test('a new coat is like the last one of its passage, or like the one it follows', () => {
+test('a new coat is blank, over all or one passage; or like the one it follows, without its reasons', () => {
   const [, wall] = painting.passages;
-  const last = painting.coats.filter((c) => c.passageIds.includes(wall!.id)).at(-1)!;
   expect(newCoat(painting, wall!.id, null, 'n')).toMatchObject({
     id: 'n',
-    name: `${last.name} again`,
+    name: 'Overpainting',
     passageIds: [wall!.id],
+    recipe: { mix: [] },
   });
-  expect(newCoat(painting, null, coat.id, 'n')).toMatchObject({
-    name: `${coat.name} again`,
-    passageIds: coat.passageIds,
-  });
-  const first = newCoat({ ...painting, coats: [] }, null, null, 'n');
-  expect(coatSchema.parse(first)).toEqual(first);
+  const all = newCoat(painting, null, null, 'n');
+  expect(all.passageIds).toEqual(painting.passages.map((p) => p.id));
+  const reasoned = { ...coat, why: 'warm below', minutes: 40 };
+  const again = newCoat({ ...painting, coats: [reasoned] }, null, coat.id, 'n');
+  expect(again).toEqual({ ...coat, id: 'n', name: `${coat.name} again` });
+  expect(coatSchema.parse(again)).toEqual(again);
+  expect(nameForRole('Overpainting', 'overpainting', 'glaze')).toBe('Glaze');
+  expect(nameForRole('Sky', 'overpainting', 'glaze')).toBe('Sky');
 });
 
 test('the name of a coat made like one with a long name can be kept', () => {

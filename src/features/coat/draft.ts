@@ -1,7 +1,9 @@
 import { APPLICATIONS, type ApplicationKey } from '@/data/applications';
 import type { MaterialKey } from '@/data/materials';
 import type { Coat, CoatRole, Painting } from '@/core/painting';
+import { likeCoat } from '@/core/painting/record';
 import type { Tube } from '@/features/tubes';
+import { ROLE_NAME } from './names';
 import type { Draft, Typed } from '@/forms';
 
 export type CoatDraft = Draft<Coat>;
@@ -12,35 +14,25 @@ export const tubesOf = (recipe: CoatDraft['recipe']): TubeDraft[] => recipe.mix 
 /** What is put to the name of a coat that is made like another. */
 export const CARRIED_OVER = ' again';
 
-/** A new coat: like the one it follows, else like the last one of the passage, else a plain brush coat. */
+/** A new coat: like the one it follows, where one was named; else blank, over the whole surface or one passage. */
 export function newCoat(
   painting: Painting,
   passageId: string | null,
   afterId: string | null,
   id: string,
 ): Coat {
-  const followed = painting.coats.find((c) => c.id === afterId);
-  const like =
-    followed ??
-    [...painting.coats]
-      .reverse()
-      .find((c) => passageId === null || c.passageIds.includes(passageId));
-  const passageIds = passageId
-    ? [passageId]
-    : (followed?.passageIds ?? painting.passages.map((p) => p.id));
+  const like = painting.coats.find((c) => c.id === afterId);
   if (like) {
-    // What was decided against a rule was decided for that coat.
-    const { overruled: _overruled, ...rest } = like;
     const name = `${like.name.slice(0, NAME_MAX - CARRIED_OVER.length)}${CARRIED_OVER}`;
-    return { ...rest, id, name, passageIds };
+    return likeCoat(like, id, { name });
   }
   return {
     id,
-    name: 'Body colour',
+    name: capital(ROLE_NAME.overpainting),
     role: 'overpainting',
-    passageIds,
+    passageIds: passageId ? [passageId] : painting.passages.map((p) => p.id),
     recipe: {
-      mix: [{ parts: 1, pigment: 'titanium-white', binder: 'linseed' }],
+      mix: [],
       medium: [],
       mediumShare: 0,
       thicknessUm: APPLICATIONS['brush-coat'].typicalUm,
@@ -50,6 +42,13 @@ export function newCoat(
     spot: null,
   };
 }
+
+export const capital = (word: string): string => `${word.charAt(0).toUpperCase()}${word.slice(1)}`;
+
+/** The name that goes with another role: one that was only the name of the old role, or carried over, gives way. */
+export const nameForRole = (name: string, was: CoatRole, role: CoatRole): string =>
+  name === capital(ROLE_NAME[was]) || name.endsWith(CARRIED_OVER) ? capital(ROLE_NAME[role]) : name;
+
 /** Letters that a coat's name may have. */
 const NAME_MAX = 60;
 

@@ -10,7 +10,7 @@ import {
   type SiteStack,
 } from '@/core/painting';
 import { coatSchema } from '@/core/painting/schema';
-import { addCoat, changeCoat } from '@/core/painting/coats';
+import { changeCoat, placeCoat, type CoatPlace } from '@/core/painting/coats';
 import { gravestByRule, toldLayer, type ToldLayer } from '@/core/tell';
 import { stops, type Finding } from '@/core/rules';
 import type { RuleKey } from '@/core/rules/records';
@@ -54,15 +54,11 @@ const NOTHING: Live = {
 function withDraft(
   painting: Painting,
   coat: Coat,
-  {
-    isNew,
-    afterId,
-    correctRecord,
-  }: { isNew: boolean; afterId: string | null; correctRecord: boolean },
+  { isNew, place, correctRecord }: { isNew: boolean; place: CoatPlace; correctRecord: boolean },
 ): Painting {
   const making = { now: painting.updatedAt };
   return isNew
-    ? addCoat(painting, coat, afterId, making)
+    ? placeCoat(painting, coat, place, making)
     : changeCoat(painting, coat, correctRecord, making);
 }
 
@@ -138,6 +134,9 @@ export interface CoatEditor {
   mayKeep: boolean;
   correctRecord: boolean;
   setCorrectRecord(on: boolean): void;
+  /** Where a new coat belongs. */
+  place: CoatPlace;
+  setPlace(place: CoatPlace): void;
 }
 
 export function useCoatEditor(
@@ -152,9 +151,12 @@ export function useCoatEditor(
   const existing = painting.coats.find((c) => c.id === coatId);
   const isNew = existing === undefined;
   const [fresh] = useState(() => newCoat(painting, passageId, afterId, nanoid(12)));
-  const place = existing ? existing.id : `new:${passageId ?? ''}:${afterId ?? ''}`;
+  const draftKey = existing ? existing.id : `new:${passageId ?? ''}:${afterId ?? ''}`;
+  const [place, setPlace] = useState<CoatPlace>(
+    afterId === null ? { where: 'over-laid' } : { where: 'after', coatId: afterId },
+  );
   const form = useForm({
-    key: `coat:${painting.id}:${place}`,
+    key: `coat:${painting.id}:${draftKey}`,
     schema: coatSchema,
     document: existing ?? fresh,
     isNew,
@@ -165,9 +167,9 @@ export function useCoatEditor(
   const live = useMemo(
     () =>
       value
-        ? liveOf(withDraft(painting, value, { isNew, afterId, correctRecord }), value, options)
+        ? liveOf(withDraft(painting, value, { isNew, place, correctRecord }), value, options)
         : NOTHING,
-    [painting, value, isNew, afterId, correctRecord, options],
+    [painting, value, isNew, place, correctRecord, options],
   );
   const laidOn = existing ? existing.passageIds.filter((id) => isLaid(painting, existing, id)) : [];
   return {
@@ -199,5 +201,7 @@ export function useCoatEditor(
     mayKeep: laidOn.length > 0 || !live.findings.some(stops),
     correctRecord,
     setCorrectRecord,
+    place,
+    setPlace,
   };
 }

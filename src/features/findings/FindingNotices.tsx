@@ -43,7 +43,7 @@ export function FindingNotices({ findings, nowMs, onOverrule }: Props) {
       {quiet.length > 0 ? (
         <Action
           kind="quiet"
-          title={open ? 'Fold away what is to know' : `To know: ${quiet.length}`}
+          title={open ? 'Hide what is good to know' : `Good to know: ${quiet.length}`}
           onPress={() => setOpen(!open)}
           style={{ alignSelf: 'flex-start' }}
         />

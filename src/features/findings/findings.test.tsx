@@ -27,7 +27,7 @@ test('a refusal says why, what to do and whence; what is to know is folded away'
   ).toBeTruthy();
   expect(screen.getByText(/Use oil from here on.*from memory/)).toBeTruthy();
   expect(screen.queryByText(/^To know\. /)).toBeNull();
-  fireEvent.click(screen.getByText('To know: 1'));
+  fireEvent.click(screen.getByText('Good to know: 1'));
   expect(screen.getByText(/^To know\. Oil on acrylic ground/)).toBeTruthy();
 });
 

@@ -5,7 +5,11 @@ import { StyleSheet, View } from 'react-native';
 import { mixColour } from '@/core/optics';
 import { filmOfRecipe } from '@/core/film';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
-import { unlaidPassages, type Coat, type Painting } from '@/core/painting';
+import { isBegun, unlaidPassages, type Coat, type Painting } from '@/core/painting';
+import { moveCoatTo } from '@/core/painting/coats';
+import { changePainting } from '@/store/actions';
+import { useStoreDispatch } from '@/store/hooks';
+import { Reorder } from '@/ui/Reorder';
 import { Action } from '@/ui/Action';
 import { Icon } from '@/ui/Icon';
 import { GoTo } from '@/ui/GoTo';
@@ -15,12 +19,25 @@ import { colour, space, TARGET } from '@/ui/tokens';
 /** The plan: every coat, lowest first, with where it still has to go. */
 export function CoatList({ painting }: { painting: Painting }) {
   const router = useRouter();
+  const dispatch = useStoreDispatch();
   return (
     <View style={{ marginBottom: space.huge }}>
       <Heading style={{ marginBottom: space.s }}>Coats, in order</Heading>
-      {painting.coats.map((coat) => (
-        <CoatRow key={coat.id} painting={painting} coat={coat} />
-      ))}
+      <Reorder
+        rows={painting.coats}
+        keyOf={(coat) => coat.id}
+        nameOf={(coat) => coat.name}
+        row={(coat) => <CoatRow painting={painting} coat={coat} />}
+        onMove={(from, to) =>
+          dispatch(
+            changePainting(
+              painting.id,
+              `Moved ${painting.coats[from]!.name.toLowerCase()}`,
+              (p, m) => moveCoatTo(p, painting.coats[from]!.id, to, m),
+            ),
+          )
+        }
+      />
       <Action
         title="Add a coat"
         style={{ marginTop: space.m, alignSelf: 'flex-start' }}
@@ -50,9 +67,12 @@ function CoatRow({ painting, coat }: { painting: Painting; coat: Coat }) {
   const status =
     unlaid.length === 0
       ? 'laid'
-      : unlaid.length === coat.passageIds.length
+      : unlaid.length === coat.passageIds.length &&
+          !unlaid.some((id) => isBegun(painting, coat, id))
         ? 'planned'
-        : `still on ${names(unlaid)}`;
+        : unlaid.some((id) => isBegun(painting, coat, id))
+          ? `begun, the rest still on ${names(unlaid)}`
+          : `still on ${names(unlaid)}`;
   return (
     <GoTo
       href={coatAddress(painting.id, coat.id)}

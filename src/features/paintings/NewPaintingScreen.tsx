@@ -23,6 +23,7 @@ export function NewPaintingScreen() {
   const router = useRouter();
   const dispatch = useStoreDispatch();
   const units = useStoreSelector((state) => state.studio.units);
+  const binder = useStoreSelector((state) => state.studio.binder);
   const form = useForm({
     key: 'painting:new',
     schema: newPaintingFormSchema,
@@ -30,7 +31,7 @@ export function NewPaintingScreen() {
   });
   const [refusal, setRefusal] = useState<string | null>(null);
   const submit = () => {
-    const painting = form.value && buildPainting(form.value, making());
+    const painting = form.value && buildPainting(form.value, making(), binder);
     setRefusal(typeof painting === 'string' ? painting : null);
     if (typeof painting === 'string') return;
     const kept = form.keep(() => painting && dispatch(addPainting(painting)));

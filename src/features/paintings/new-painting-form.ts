@@ -10,6 +10,7 @@ import {
 } from '@/core/painting';
 import { paintingSchema } from '@/core/painting/schema';
 import { startPainting, type NewPainting } from '@/core/painting/start';
+import type { BinderKey } from '@/data/binders';
 import { METHOD_KEYS } from '@/data/method-keys';
 import { METHODS } from '@/data/methods';
 import type { Form } from '@/forms';
@@ -202,9 +203,16 @@ export function newPaintingOf(form: NewPaintingForm): NewPainting {
 }
 
 /** The painting, or the sentence that says what the core objects to. */
-export function buildPainting(form: NewPaintingForm, making: Making): Painting | string {
+export function buildPainting(
+  form: NewPaintingForm,
+  making: Making,
+  binder?: BinderKey,
+): Painting | string {
   try {
-    const painting = startPainting(newPaintingOf(form), making);
+    const painting = startPainting(
+      { ...newPaintingOf(form), ...(binder ? { binder } : {}) },
+      making,
+    );
     const checked = paintingSchema.safeParse(painting);
     return checked.success ? checked.data : checked.error.issues[0]!.message;
   } catch (error) {

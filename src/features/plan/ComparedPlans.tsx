@@ -51,7 +51,7 @@ export function ComparedPlans({ now, other }: { now: StudioPlan; other: StudioPl
         line('work', 'at work', minutesWord(minutesOf(now)), minutesWord(minutesOf(other))),
         line(
           'impossible',
-          'cannot be had',
+          'without a place',
           count(now.plan.impossible.length),
           count(other.plan.impossible.length),
         ),

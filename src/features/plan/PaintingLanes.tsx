@@ -171,7 +171,7 @@ const Finish = memo(function Finish({
   return (
     <View style={{ flexDirection: 'row' }}>
       <Text size="small" tone="ink2" style={{ width: labelWidth, paddingTop: space.m }}>
-        {milestone}, in 20
+        {milestone}: twenty equal chances
       </Text>
       {goal.p50Ms > toMs ? (
         <Text size="small" strong style={{ paddingTop: space.m }}>

@@ -15,7 +15,7 @@ export function PlanState() {
   if (progress === null)
     return (
       <Text size="small" tone="ink2" accessibilityLiveRegion="polite">
-        {plan && settled ? 'Settled.' : plan ? 'Stopped: a first plan.' : ''}
+        {plan && settled ? 'This plan stands.' : plan ? 'Stopped: a first plan.' : ''}
       </Text>
     );
   return (

@@ -2,6 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { StudioPlan } from '@/core/schedule/studio-plan';
 import type { WhatIf } from '@/core/schedule/what-if';
+import { degreesWords, type TemperatureUnit } from '@/features/units';
+import { useTemperatureUnit } from '@/features/useTemperature';
 import { usePaintings, useStoreSelector } from '@/store/hooks';
 import { hoursSchema } from '@/core/plan-record/schema';
 import { useForm } from '@/forms';
@@ -13,11 +15,9 @@ import { AwayForm, EXTRA_HOURS } from './AwayForm';
 import { WEEKDAYS } from './clock-text';
 import { HoursFields } from './HoursFields';
 
-const DEGREES = [
-  { key: '2', name: '2 °C' },
-  { key: '4', name: '4 °C' },
-  { key: '6', name: '6 °C' },
-  { key: '-4', name: '4 °C colder' },
+const degreesIn = (unit: TemperatureUnit) => [
+  ...[2, 4, 6].map((by) => ({ key: String(by), name: degreesWords(by, unit) })),
+  { key: '-4', name: `${degreesWords(4, unit)} colder` },
 ];
 
 /** What is asked of each kind of change. */
@@ -72,10 +72,11 @@ function AlsoForm({ onAdd }: { onAdd: (change: WhatIf) => void }) {
 }
 
 function WarmerForm({ onAdd }: { onAdd: (change: WhatIf) => void }) {
+  const unit = useTemperatureUnit();
   const [by, setBy] = useState('4');
   return (
     <View style={{ gap: space.s }}>
-      <Choice label="By" options={DEGREES} value={by} onChange={setBy} />
+      <Choice label="By" options={degreesIn(unit)} value={by} onChange={setBy} />
       <Action title="Try it" onPress={() => onAdd({ kind: 'warmer', byC: Number(by) })} />
     </View>
   );

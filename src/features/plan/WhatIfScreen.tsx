@@ -1,3 +1,5 @@
+import { degreesWords, type TemperatureUnit } from '@/features/units';
+import { useTemperatureUnit } from '@/features/useTemperature';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { WhatIf } from '@/core/schedule/what-if';
@@ -28,6 +30,7 @@ const KINDS: { key: Kind; name: string }[] = [
 
 /** The plan as it is beside the plan as it might be. */
 export function WhatIfScreen() {
+  const unit = useTemperatureUnit();
   useWatchPlan();
   const whatIf = useWhatIf();
   const now = useStoreSelector((state) => state.planned.plan);
@@ -40,7 +43,7 @@ export function WhatIfScreen() {
       <ChangeForm key={kind} kind={kind} onAdd={add} />
       {whatIf.changes.length > 0 ? (
         <View style={{ gap: space.m, marginTop: space.xl }}>
-          <Heading>{whatIf.changes.map((c) => words(c)).join('; ')}</Heading>
+          <Heading>{whatIf.changes.map((c) => words(c, unit)).join('; ')}</Heading>
           {whatIf.problem ? <Notice tone="refusal">{whatIf.problem}</Notice> : null}
           {now && whatIf.other ? (
             <ComparedPlans now={now} other={whatIf.other} />
@@ -69,14 +72,14 @@ export function WhatIfScreen() {
   );
 }
 
-function words(change: WhatIf): string {
+function words(change: WhatIf, unit: TemperatureUnit): string {
   switch (change.kind) {
     case 'away':
       return `away ${dayMonthYear(Date.parse(`${change.exception.from}T12:00:00`))} to ${dayMonthYear(Date.parse(`${change.exception.to}T12:00:00`))}`;
     case 'also':
       return `${WEEKDAYS[change.weekday]} as well`;
     case 'warmer':
-      return `${change.byC} °C warmer`;
+      return `${degreesWords(Math.abs(change.byC), unit)} ${change.byC < 0 ? 'colder' : 'warmer'}`;
     case 'alkyd':
       return 'alkyd medium in what is still to be laid';
     case 'drop':

@@ -72,9 +72,9 @@ export function impossibleWords(
     case 'no-room':
       return `${name} has no place in the year ahead: your hours are full, or what it waits for has none. Add hours, or take something out.`;
     case 'no-sitting-long-enough':
-      return `${name} needs ${minutesWord(what.slots * slotMinutes)} in one sitting; your longest is ${minutesWord(what.longest * slotMinutes)}. Lengthen a day, or let it be done in parts.`;
+      return `${name} needs ${minutesWord(what.slots * slotMinutes)} in one sitting; your longest is ${minutesWord(what.longest * slotMinutes)}. Lengthen a day under Hours, or set the coat to be done in parts.`;
     case 'never-dry':
-      return `What lies below ${name} does not dry in this air. Warm the studio above 0 °C.`;
+      return `What lies below ${name} does not dry in this air. Warm the studio well above freezing.`;
     case 'pin-outside-hours':
       return `${name} is pinned to ${at(what.pinMs)}, outside your hours. It was put where it fits.`;
     case 'pin-too-early':

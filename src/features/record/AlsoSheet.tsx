@@ -25,7 +25,7 @@ export function AlsoSheet({
   passageId: string;
   onClose: () => void;
 }) {
-  const { record, note, refusal, options } = useRecord();
+  const { record, note, oneStep, refusal, options } = useRecord();
   const without = painting.passages.filter((p) => !isLaid(painting, coat, p.id));
   const after = painting.passages.findIndex((p) => p.id === passageId);
   const following = without.find((p) => painting.passages.indexOf(p) > after) ?? without[0];
@@ -35,17 +35,22 @@ export function AlsoSheet({
   const lay = () => {
     if (to === null) return;
     const name = painting.passages.find((p) => p.id === to)!.name;
-    const laid = record(painting.id, `Laid ${coat.name.toLowerCase()} on ${name}`, (p, o, making) =>
-      layAlso(p, coat.id, to, nowIso(), o, making),
-    );
-    if (!laid) return;
-    note({
-      paintingId: painting.id,
-      passageIds: [to],
-      coatId: coat.id,
-      name: coat.name,
-      done: true,
+    const what = `Laid ${coat.name.toLowerCase()} on ${name}`;
+    let laid = false;
+    oneStep(what, () => {
+      laid = record(painting.id, what, (p, o, making) =>
+        layAlso(p, coat.id, to, nowIso(), o, making),
+      );
+      if (laid)
+        note({
+          paintingId: painting.id,
+          passageIds: [to],
+          coatId: coat.id,
+          name: coat.name,
+          done: true,
+        });
     });
+    if (!laid) return;
     onClose();
   };
   return (

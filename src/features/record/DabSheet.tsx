@@ -41,7 +41,7 @@ export function DabSheet({
   passageIds: string[];
   onClose: () => void;
 }) {
-  const { record, note, refusal } = useRecord();
+  const { record, note, oneStep, refusal } = useRecord();
   const paints = paintsOf(painting, inHand);
   const [paintId, setPaint] = useState(paints[0]?.id ?? null);
   const [on, setOn] = useState(passageIds.length === 1 ? passageIds : []);
@@ -52,21 +52,26 @@ export function DabSheet({
     const called = name.accepted();
     if (!paint || called === null) return;
     const typical = APPLICATIONS[application].typicalUm;
-    let coat: Coat | null = null;
-    const kept = record(painting.id, `Dabbed ${paint.name.toLowerCase()}`, (p, options, making) => {
-      coat = {
-        ...dabOf(paint, making.newId(), on, called),
-        application,
-        recipe: {
-          ...paint.recipe,
-          thicknessUm: application === 'brush-coat' ? paint.recipe.thicknessUm : typical,
-        },
-      };
-      return recordNewCoat(p, coat, nowIso(), options, making);
+    const what = `Dabbed ${paint.name.toLowerCase()}`;
+    let id: string | null = null;
+    oneStep(what, () => {
+      const kept = record(painting.id, what, (p, options, making) => {
+        const coat: Coat = {
+          ...dabOf(paint, making.newId(), on, called),
+          application,
+          recipe: {
+            ...paint.recipe,
+            thicknessUm: application === 'brush-coat' ? paint.recipe.thicknessUm : typical,
+          },
+        };
+        id = coat.id;
+        return recordNewCoat(p, coat, nowIso(), options, making);
+      });
+      if (kept && id !== null)
+        note({ paintingId: painting.id, passageIds: on, coatId: id, name: called, done: true });
+      else id = null;
     });
-    if (!kept || !coat) return;
-    const { id } = coat as Coat;
-    note({ paintingId: painting.id, passageIds: on, coatId: id, name: called, done: true });
+    if (id === null) return;
     name.done();
     onClose();
   };

@@ -69,7 +69,7 @@ function useLaying({
   onLaid,
 }: Props) {
   const dispatch = useStoreDispatch();
-  const { record, note, refusal, setRefusal, options } = useRecord();
+  const { record, note, oneStep, refusal, setRefusal, options } = useRecord();
   const coat = coatOf(painting, coatId);
   const takes = more ? laidPassages(painting, coat) : unlaidPassages(painting, coat);
   const [fresh] = useState((): LayingForm => ({
@@ -124,24 +124,29 @@ function useLaying({
     const value = form.value;
     if (!value) return setRefusal({ where: '', message: form.issues[0]!.message });
     if (doubt !== null && sure !== at) return setSure(at);
-    const laid = record(painting.id, `Laid ${coat.name.toLowerCase()}`, (p, o, making) =>
-      recordLaying(
-        p,
-        {
-          coatId,
-          passageIds: chosen,
-          at,
-          spot: value.spot,
-          wet: value.wet,
-          ...(more ? { more: value.more ?? 1 } : {}),
-        },
-        o,
-        making,
-      ),
-    );
-    if (!laid) return;
+    const what = `Laid ${coat.name.toLowerCase()}`;
     const done = value.spot === null || coat.spot !== null;
-    note({ paintingId: painting.id, passageIds: chosen, coatId, name: coat.name, done });
+    let laid = false;
+    oneStep(what, () => {
+      laid = record(painting.id, what, (p, o, making) =>
+        recordLaying(
+          p,
+          {
+            coatId,
+            passageIds: chosen,
+            at,
+            spot: value.spot,
+            wet: value.wet,
+            ...(more ? { more: value.more ?? 1 } : {}),
+          },
+          o,
+          making,
+        ),
+      );
+      if (laid)
+        note({ paintingId: painting.id, passageIds: chosen, coatId, name: coat.name, done });
+    });
+    if (!laid) return;
     form.keep(() => undefined);
     onLaid?.();
     onClose();

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { CoreError } from '@/core/errors';
 import type { AssessOptions, Making, Painting } from '@/core/painting';
 import { noteLaid, type Work } from '@/core/session';
-import { changePainting, changeSession } from '@/store/actions';
+import { changePainting, changeSession, inOneStep } from '@/store/actions';
 import { useAssessOptions, useStoreDispatch } from '@/store/hooks';
 import { useRunningSession } from '@/features/session/useSession';
 
@@ -47,5 +47,7 @@ export function useRecord() {
         ),
       );
   };
-  return { record, note, refusal, setRefusal, options };
+  /** Whatever is entered in it is one step to be taken back. */
+  const oneStep = (what: string, run: () => void): void => void dispatch(inOneStep(what, run));
+  return { record, note, oneStep, refusal, setRefusal, options };
 }

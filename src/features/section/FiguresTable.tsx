@@ -27,7 +27,7 @@ export function FiguresTable({ view }: { view: SectionView }) {
         rowHeads
       />
       <Text size="small" tone="ink2" style={{ marginTop: space.s }}>
-        {`${Math.round(total)} µm in all. % oil: binder in the dry film by volume. Λ: pigment over what the binder can hold; above 1 the film has pores. Added: oil, varnish and alkyd per volume of tube paint.`}
+        {`${Math.round(total)} µm in all. Binder: oil, resin or acrylic in the dry film, % by volume. Load: pigment against what the binder can hold; above 1 the film has pores and looks chalky. Added: oil, varnish and alkyd per volume of tube paint.`}
       </Text>
     </View>
   );
@@ -37,8 +37,8 @@ const NARROW = 40;
 const COLUMNS: Column[] = [
   { head: 'film, top first' },
   { head: 'µm', width: NARROW },
-  { head: '% oil', width: NARROW },
-  { head: 'Λ', width: NARROW },
+  { head: 'binder', width: 48 },
+  { head: 'load', width: NARROW },
   { head: 'added', width: NARROW },
   { head: 'dry in / laid', width: 74 },
 ];
@@ -50,7 +50,8 @@ function figureRow(layer: Layer, broken: boolean, nowMs: number): TableRow {
     cells: [
       { words: film.name, strong: broken, tone: broken ? 'brick' : 'ink' },
       layer.thicknessUm < 10 ? layer.thicknessUm.toFixed(1) : String(Math.round(layer.thicknessUm)),
-      String(Math.round(c.fatness * 100)),
+      // A drawing or a varnish is no film that is mixed.
+      film.asLaid.material === null ? String(Math.round(c.fatness * 100)) : '–',
       c.reducedPvc === null ? '–' : c.reducedPvc.toFixed(2),
       c.addedOilRatio === null ? '–' : c.addedOilRatio.toFixed(2),
       {

@@ -63,7 +63,7 @@ export function SchoolsTable({ layer, school }: { layer: Layer; school: SchoolKe
           ...(pair.trapIndex === null ? [] : [trapRow(pair.trapIndex)]),
         ]}
       />
-      <Action title="Fold the schools away" kind="quiet" onPress={() => setOpen(false)} />
+      <Action title="Hide the schools" kind="quiet" onPress={() => setOpen(false)} />
     </View>
   );
 }

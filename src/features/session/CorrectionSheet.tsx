@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { assessAt, stackAt, topAt, type Painting } from '@/core/painting';
 import { correctionCoat, type AddedCorrection } from '@/core/painting/corrections';
-import { overWhatIsLaid, recordNewCoat } from '@/core/painting/record';
+import { overWhatIsLaid } from '@/core/painting/coats';
+import { recordNewCoat } from '@/core/painting/record';
 import { stops } from '@/core/rules';
 import { FindingNotices } from '@/features/findings/FindingNotices';
 import { useRecord } from '@/features/record/useRecord';
@@ -32,7 +33,7 @@ export function CorrectionSheet({
   passageIds: string[];
   onClose: () => void;
 }) {
-  const { record, note, refusal, options } = useRecord();
+  const { record, note, oneStep, refusal, options } = useRecord();
   const [kind, setKind] = useState<AddedCorrection>('oiled-out');
   const [on, setOn] = useState(passageIds.length === 1 ? passageIds : []);
   const [when, setWhen] = useState<WhenValue>(() => whenNow(presentMs()));
@@ -61,13 +62,17 @@ export function CorrectionSheet({
     };
   }
   const make = () => {
-    let id = '';
-    const kept = record(painting.id, `${coat.name}`, (p, o, making) => {
-      id = making.newId();
-      return recordNewCoat(p, { ...coat, id }, at, o, making);
+    let kept = false;
+    oneStep(coat.name, () => {
+      let id = '';
+      kept = record(painting.id, coat.name, (p, o, making) => {
+        id = making.newId();
+        return recordNewCoat(p, { ...coat, id }, at, o, making);
+      });
+      if (kept)
+        note({ paintingId: painting.id, passageIds: on, coatId: id, name: coat.name, done: true });
     });
     if (!kept) return;
-    note({ paintingId: painting.id, passageIds: on, coatId: id, name: coat.name, done: true });
     onClose();
   };
   return (

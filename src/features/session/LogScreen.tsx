@@ -8,7 +8,7 @@ import { Action } from '@/ui/Action';
 import { ListRow } from '@/ui/ListRow';
 import { ListScreen } from '@/ui/ListScreen';
 import { Text } from '@/ui/Text';
-import { shortTime } from '@/ui/time/words';
+import { clock, sessionDay } from '@/ui/time/words';
 import { timer, useSessions } from './useSession';
 
 const WEEK_MS = 7 * 86_400_000;
@@ -55,12 +55,20 @@ function Row({ session, nowMs }: { session: Session; nowMs: number }) {
   const titles = [...new Set(session.works.map((w) => paintings[w.paintingId]?.title ?? ''))]
     .filter(Boolean)
     .join(', ');
-  const when = shortTime(Date.parse(session.startedAt), nowMs);
+  const startMs = Date.parse(session.startedAt);
+  const when = sessionDay(startMs, nowMs);
+  const hours = `${clock(startMs)} to ${session.endedAt ? clock(Date.parse(session.endedAt)) : 'now'}`;
+  const names = [...new Set(session.works.map((w) => w.name))].join(', ');
   return (
     <ListRow href={sessionAddress(session.id)} onGo={() => router.push(sessionAddress(session.id))}>
-      <Text style={{ width: 92 }}>{when}</Text>
+      <View style={{ width: 104 }}>
+        <Text>{when}</Text>
+        <Text size="small" tone="ink2">
+          {hours}
+        </Text>
+      </View>
       <View style={{ flex: 1 }}>
-        <Text strong>{session.works.map((w) => w.name).join(', ') || 'nothing noted'}</Text>
+        <Text strong>{names || 'nothing noted'}</Text>
         <Text size="small" tone="ink2">
           {[titles, session.photos.length > 0 ? `${session.photos.length} photos` : '']
             .filter(Boolean)
@@ -68,7 +76,7 @@ function Row({ session, nowMs }: { session: Session; nowMs: number }) {
         </Text>
       </View>
       <Text strong tone={session.endedAt === null ? 'tawny' : 'ink'}>
-        {timer(sessionMinutes(session, nowMs))}
+        {`${timer(sessionMinutes(session, nowMs))} h`}
       </Text>
     </ListRow>
   );

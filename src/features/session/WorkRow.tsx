@@ -36,7 +36,9 @@ export function WorkRow({
     .filter((p) => work.passageIds.includes(p.id))
     .map((p) => p.name)
     .join(', ');
-  const where = [names, coat?.spot?.name].filter(Boolean).join(', ');
+  const spot = coat?.spot?.name;
+  const said = spot?.toLowerCase() === work.name.toLowerCase() ? undefined : spot;
+  const where = [names, said].filter(Boolean).join(', ');
   const laid = painting && coat ? laidPart(painting, coat, work.passageIds) : 0;
   const state = work.done
     ? 'done'

@@ -70,7 +70,7 @@ export type Asking =
 export function useWork(session: Session) {
   const dispatch = useStoreDispatch();
   const paintings = useStoreSelector((state) => state.paintings.entities);
-  const { record, refusal, options } = useRecord();
+  const { record, oneStep, refusal, options } = useRecord();
   const [asking, setAsking] = useState<Asking | null>(null);
 
   const coatOf = (work: Work) => {
@@ -132,8 +132,12 @@ export function useWork(session: Session) {
       // Taken up again after it was laid: what was added is asked.
       if (unlaid(work).length === 0)
         return setAsking({ what: 'laying', work, more: true, then: 'finish' });
-      if (layNow(work, false)) finished(work);
-      else setAsking({ what: 'laying', work, more: false, then: 'finish' });
+      let laid = false;
+      oneStep(`Laid ${work.name.toLowerCase()}`, () => {
+        laid = layNow(work, false);
+        if (laid) finished(work);
+      });
+      if (!laid) setAsking({ what: 'laying', work, more: false, then: 'finish' });
     },
     /** Put down: with a coat that is not all laid, how far it has got is asked. */
     putDown(work: Work) {
@@ -145,8 +149,15 @@ export function useWork(session: Session) {
       setAsking(null);
       if (howFar === 'nothing') laidDown(work);
       else if (howFar === 'all') this.finish(work);
-      else if (howFar === 'half' && layNow(work, true)) laidDown(work);
-      else setAsking({ what: 'laying', work, more: false, then: 'put-down' });
+      else {
+        let laid = false;
+        if (howFar === 'half')
+          oneStep(`Laid half of ${work.name.toLowerCase()}`, () => {
+            laid = layNow(work, true);
+            if (laid) laidDown(work);
+          });
+        if (!laid) setAsking({ what: 'laying', work, more: false, then: 'put-down' });
+      }
     },
     /** What was asked about is laid. */
     laid({ work, then }: Extract<Asking, { what: 'laying' }>) {

@@ -5,6 +5,8 @@ import { KeepSection } from '@/features/keep/KeepSection';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { settingsChanged } from '@/store/studio';
+import { BINDER_KEYS, BINDERS } from '@/data/binders';
+import { useTemperatureUnit } from '@/features/useTemperature';
 import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
@@ -16,6 +18,7 @@ import { space } from '@/ui/tokens';
 export function SettingsScreen() {
   const dispatch = useStoreDispatch();
   const units = useStoreSelector((state) => state.studio.units);
+  const temperature = useTemperatureUnit();
   return (
     <Screen title="Settings">
       <View style={{ gap: space.xxl }}>
@@ -31,12 +34,39 @@ export function SettingsScreen() {
             value={units}
             onChange={(key) => dispatch(settingsChanged({ units: key }))}
           />
+          <Choice
+            label="Temperatures in"
+            options={[
+              { key: 'C', name: 'Celsius' },
+              { key: 'F', name: 'Fahrenheit' },
+            ]}
+            value={temperature}
+            onChange={(key) => dispatch(settingsChanged({ temperature: key }))}
+          />
         </View>
+        <BinderSection />
         <PlaceSection />
         <KeepSection />
         <SafetySection />
       </View>
     </Screen>
+  );
+}
+
+/** What all paints are ground in, where they are: what a pigment is picked in, and a new painting laid out in. */
+function BinderSection() {
+  const dispatch = useStoreDispatch();
+  const binder = useStoreSelector((state) => state.studio.binder);
+  return (
+    <View>
+      <Heading style={{ marginBottom: space.s }}>Your paints</Heading>
+      <Choice
+        label="A new mix begins with paint in"
+        options={BINDER_KEYS.map((key) => ({ key, name: BINDERS[key].name }))}
+        value={binder ?? 'linseed'}
+        onChange={(key) => dispatch(settingsChanged({ binder: key }))}
+      />
+    </View>
   );
 }
 

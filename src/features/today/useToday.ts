@@ -3,6 +3,8 @@ import { useStore } from 'react-redux';
 import { dryingRate } from '@/core/drying';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import type { TodayGroup, TodayRow } from '@/core/today';
+import { temperatureWords } from '@/features/units';
+import { useTemperatureUnit } from '@/features/useTemperature';
 import { useAssessOptions, useNow, usePaintings, useStoreSelector } from '@/store/hooks';
 import { assessAhead } from '@/store/assess-all';
 import { selectOptions, selectPaintings, selectToday } from '@/store/select';
@@ -47,10 +49,11 @@ export function useToday(): TodayView {
   const paintings = usePaintings();
   const { climate } = useAssessOptions();
   const rows = useStoreSelector(selectToday);
+  const unit = useTemperatureUnit();
   return {
     nowMs,
     empty: paintings.length === 0,
-    climateLine: `${+climate.temperatureC.toFixed(1)} °C  ${Math.round(climate.relativeHumidityPct)} %`,
+    climateLine: `${temperatureWords(climate.temperatureC, unit)}  ${Math.round(climate.relativeHumidityPct)} %`,
     rateLine: rateWords(dryingRate(STUDIO_HANDBOOK.constants, climate)),
     rows,
   };

@@ -22,6 +22,8 @@ interface Props {
   days: { ms: number; name: string }[];
   /** What the picture says, for readers. */
   spoken: string;
+  /** Degrees as they are read; Celsius unless given. */
+  degrees?: (celsius: number) => number;
 }
 
 const T_HEIGHT = 150;
@@ -48,7 +50,14 @@ function runs(hours: ChartHour[], measured: boolean): ChartHour[][] {
 }
 
 /** Temperature with its band, humidity, and below what they do to the rate of drying. */
-export function ClimateChart({ width, hours, nowMs, days, spoken }: Props) {
+export function ClimateChart({
+  width,
+  hours,
+  nowMs,
+  days,
+  spoken,
+  degrees = (celsius) => celsius,
+}: Props) {
   const [first, last] = [hours[0], hours.at(-1)];
   if (!first || !last) return null;
   const inner = width - LEFT - RIGHT;
@@ -122,8 +131,8 @@ export function ClimateChart({ width, hours, nowMs, days, spoken }: Props) {
           strokeWidth={1}
         />
         <Line x1={x(nowMs)} x2={x(nowMs)} y1={4} y2={base} stroke={colour.tawny} strokeWidth={2} />
-        <Label x={0} y={t(high - 1) + 5} words={`${high - 1}°`} />
-        <Label x={0} y={t(low + 1) + 5} words={`${low + 1}°`} />
+        <Label x={0} y={t(high - 1) + 5} words={`${Math.round(degrees(high - 1))}°`} />
+        <Label x={0} y={t(low + 1) + 5} words={`${Math.round(degrees(low + 1))}°`} />
         <Label x={width - RIGHT + 4} y={rh(75) + 5} words="75 %" />
         <Label x={width - RIGHT + 4} y={rh(25) + 5} words="25 %" />
         <Label x={0} y={r(1) + 5} words="× 1" />

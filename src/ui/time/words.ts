@@ -4,11 +4,11 @@ import { isSameDay } from 'date-fns/isSameDay';
 
 /** Times as a painter says them. All in the local time of the studio. */
 
-/** "16:50" today, "Thu 19" this fortnight, "Thu 19 Mar" later, with the year when it is another one. */
+/** "16:50" today, "Thu 19" within a week, "Thu 19 Mar" later, with the year when it is another one. */
 export function shortTime(ms: number, nowMs: number): string {
   const days = differenceInCalendarDays(ms, nowMs);
   if (days === 0) return format(ms, 'HH:mm');
-  if (Math.abs(days) < 14) return format(ms, 'EEE d');
+  if (Math.abs(days) <= 7) return format(ms, 'EEE d');
   return new Date(ms).getFullYear() === new Date(nowMs).getFullYear()
     ? format(ms, 'EEE d MMM')
     : format(ms, 'd MMM yyyy');
@@ -39,6 +39,9 @@ export function about(ms: number, nowMs: number): string {
   return `about ${shortTime(ms, nowMs)}`;
 }
 
+/** From two years on lengths are told in years. */
+const MONTHS_TO_DAYS = 730;
+
 /** A length of days: "40 min", "9 h", "2.4 d", "3 wk", "5 mo". */
 export function duration(days: number): string {
   const minutes = days * 24 * 60;
@@ -46,7 +49,8 @@ export function duration(days: number): string {
   if (days < 1.5) return `${Math.round(days * 24)} h`;
   if (days < 14) return `${days.toFixed(1)} d`;
   if (days < 60) return `${Math.round(days / 7)} wk`;
-  return `${Math.round(days / 30.4)} mo`;
+  if (days < MONTHS_TO_DAYS) return `${Math.round(days / 30.4)} mo`;
+  return `${Math.round(days / 365.25)} y`;
 }
 
 export const longDay = (ms: number): string => format(ms, 'EEEE d MMMM');
@@ -57,3 +61,10 @@ export const dayInput = (ms: number): string => format(ms, 'yyyy-MM-dd');
 export const dayMonthYear = (ms: number): string => format(ms, 'd MMM yyyy');
 /** "Tue 3 Mar, 18:30". */
 export const dayAndTime = (ms: number): string => format(ms, 'EEE d MMM, HH:mm');
+/** The day of something that was: "today", "Thu 19 Nov", with the year when it is another one. */
+export function sessionDay(ms: number, nowMs: number): string {
+  if (isSameDay(ms, nowMs)) return 'today';
+  return new Date(ms).getFullYear() === new Date(nowMs).getFullYear()
+    ? format(ms, 'EEE d MMM')
+    : format(ms, 'd MMM yyyy');
+}
