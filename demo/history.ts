@@ -15,13 +15,21 @@ const FIRST_HOUR = 9;
 const LAST_HOUR = 21;
 
 /** A moment at which somebody is in a studio: nights are moved to the evening before. By the clock of the machine. */
-export function atTheEasel(ms: number): number {
+function atTheEasel(ms: number): number {
   const at = new Date(ms);
   const hour = at.getHours();
   if (hour >= FIRST_HOUR && hour < LAST_HOUR) return ms;
   if (hour < FIRST_HOUR) at.setDate(at.getDate() - 1);
   at.setHours(LAST_HOUR - 1, at.getMinutes() % 50, 0, 0);
   return at.getTime();
+}
+
+/** The same by day: before the first hour it becomes that hour, after the last the hour before it. */
+export function byDay(ms: number): number {
+  const at = new Date(ms);
+  const hour = at.getHours();
+  if (hour < FIRST_HOUR) return at.setHours(FIRST_HOUR, at.getMinutes(), 0, 0);
+  return hour < LAST_HOUR ? ms : at.setHours(LAST_HOUR - 1, at.getMinutes(), 0, 0);
 }
 
 /** Hours at which a day's work ends, by the day. */

@@ -3,7 +3,7 @@ import { hoursOf, takeHours, type ClimateMonth } from '../src/core/climate';
 import { noteBother } from '../src/core/painting/notes-of';
 import { touchFilm } from '../src/core/painting/touch';
 import { putOnEasel } from '../src/core/painting/easel';
-import { atTheEasel, daysBefore, demoSessions } from './history';
+import { byDay, daysBefore, demoSessions } from './history';
 import { loggerReading } from '../server/logger';
 import { dated, demoPlan } from './plan';
 import type { Cabinet } from '../src/core/cabinet/schema';
@@ -35,7 +35,11 @@ interface Hand {
 function begin(prefix: string, nowMs: number, startedDaysAgo: number, input: NewPainting): Hand {
   const ago = (days: number) => new Date(daysBefore(nowMs, days)).toISOString();
   const making = counting(prefix, ago(startedDaysAgo));
-  return { painting: startPainting(input, making), making: { ...making, now: new Date(nowMs).toISOString() }, ago };
+  return {
+    painting: startPainting(input, making),
+    making: { ...making, now: new Date(nowMs).toISOString() },
+    ago,
+  };
 }
 
 const coatNamed = (p: Painting, name: string, passage?: string): Coat => {
@@ -242,39 +246,43 @@ function kiln(nowMs: number): Painting {
   };
 }
 
-type Touch = [passage: string, daysAgo: number, finding: Finding];
+/** Found so many days after the last full coat of a passage was laid. */
+type Touch = [passage: string, daysAfter: number, finding: Finding, coat: string];
 const QUINCE_TOUCHES: Touch[] = [
-  ['quinces', 12.9, 'wet'],
-  ['quinces', 11.9, 'tacky'],
-  ['quinces', 9.9, 'touch-dry'],
-  ['wall', 7.8, 'wet'],
-  ['wall', 5.9, 'tacky'],
-  ['slate', 1.2, 'wet'],
+  ['quinces', 1.1, 'wet', 'Body colour'],
+  ['quinces', 2.1, 'tacky', 'Body colour'],
+  ['quinces', 4.1, 'touch-dry', 'Body colour'],
+  ['wall', 1.2, 'wet', 'Body colour'],
+  ['wall', 3.1, 'tacky', 'Body colour'],
+  ['slate', 1.2, 'wet', 'Body colour'],
 ];
 const ROPE_TOUCHES: Touch[] = [
-  ['near wall', 5.2, 'tacky'],
-  ['near wall', 4.1, 'touch-dry'],
+  ['near wall', 0.8, 'tacky', 'Body colour'],
+  ['near wall', 1.9, 'touch-dry', 'Body colour'],
 ];
 
-/** Noted on the mornings after. */
+/** Noted by day, none in the future. */
 function touched(painting: Painting, touches: Touch[], nowMs: number): Painting {
   const now = new Date(nowMs).toISOString();
   const making = counting(`${painting.id}-touch`, now);
-  return touches.reduce(
-    (p, [passage, daysAgo, finding]) =>
-      touchFilm(
-        p,
-        {
-          passageId: p.passages.find((x) => x.name === passage)!.id,
-          spotName: null,
-          at: new Date(atTheEasel(nowMs - daysAgo * DAY_MS)).toISOString(),
-          finding,
-          twistMarks: false,
-        },
-        making,
-      ),
-    painting,
-  );
+  return touches.reduce((p, [passage, daysAfter, finding, coat]) => {
+    const passageId = p.passages.find((x) => x.name === passage)!.id;
+    const laidAt = p.events.find(
+      (e) => e.kind === 'laid' && e.name === coat && e.passageIds.includes(passageId),
+    )!.at;
+    const at = byDay(Date.parse(laidAt) + daysAfter * DAY_MS);
+    return touchFilm(
+      p,
+      {
+        passageId,
+        spotName: null,
+        at: new Date(Math.min(at, nowMs)).toISOString(),
+        finding,
+        twistMarks: false,
+      },
+      making,
+    );
+  }, painting);
 }
 
 const withBothers = (painting: Painting, nowMs: number): Painting =>

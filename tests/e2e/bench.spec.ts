@@ -64,11 +64,15 @@ test('a wish in time leads back to the recipe, and is granted in one tap', async
   await expect(page.getByText(/^Changed overpainting for its time/)).toBeVisible();
 });
 
-test('another coat like the last in two taps; charcoal and varnish are coats too', async ({
+test('another coat like one in three taps; charcoal and varnish are coats too', async ({
   page,
 }) => {
   await startPainting(page, 'Two Taps', /Direct start/);
-  await page.getByRole('button', { name: 'Add a coat' }).click();
+  await page.getByRole('link', { name: /^Overpainting, jars/ }).click();
+  // What was edited and not yet kept is kept with it.
+  await page.getByLabel(/^Dry thickness/).fill('44');
+  await page.getByRole('button', { name: 'Another like it' }).click();
+  await expect(page.getByLabel(/^Dry thickness/)).toHaveValue('44');
   await page.getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByRole('link', { name: /again, / })).toBeVisible();
   // Loose charcoal below paint is cautioned where the coat is chosen.

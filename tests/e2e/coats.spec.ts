@@ -16,6 +16,11 @@ test('a coat is planned like the last one, moved, given another binder, and take
   const before = await names();
   await page.getByRole('button', { name: 'Add a coat' }).click();
   await page.getByLabel('Name of the coat').fill('Veil');
+  await expect(page.getByRole('button', { name: 'Keep' })).toBeDisabled();
+  await page
+    .getByRole('button', { name: /: the same mix$/ })
+    .first()
+    .click();
   await page
     .getByRole('button', { name: /^Binder of .*: linseed, change/ })
     .first()
@@ -26,8 +31,13 @@ test('a coat is planned like the last one, moved, given another binder, and take
   await expect.poll(names).toEqual([...before, 'Veil']);
   expect((await painting(page)).coats.at(-1)!.recipe.mix[0]!.binder).toBe('walnut');
 
+  // Put in order by keys on its handle, or dragged by it.
+  const handle = page.getByRole('button', { name: /^Move Veil/ });
+  await handle.press('ArrowUp');
+  await expect.poll(async () => (await names()).indexOf('Veil')).toBe(before.length - 1);
+  await handle.press('ArrowUp');
+  await expect.poll(async () => (await names()).indexOf('Veil')).toBe(before.length - 2);
   await page.getByRole('link', { name: /^Veil/ }).click();
-  await page.getByRole('button', { name: 'Earlier' }).click();
   await expect.poll(names).not.toEqual([...before, 'Veil']);
   await page.getByRole('button', { name: 'Out of the plan' }).click();
   await expect(page.getByRole('link', { name: /^Veil/ })).toHaveCount(0);
@@ -108,11 +118,9 @@ test('an open couch takes the block-in into the wet, and the two are one film', 
   await page.getByRole('button', { name: 'Lay out the coats' }).click();
   await page.getByRole('button', { name: 'Add a coat' }).click();
   await page.getByLabel('Name of the coat').fill('Couch');
+  // A couch is oil alone, rubbed on, before the paint that goes into it.
   await page.getByRole('radio', { name: 'oiling-out' }).click();
-  for (const name of ['Ultramarine blue', 'Transparent red iron oxide']) {
-    await page.getByRole('button', { name: `Take out ${name}` }).click();
-  }
-  await page.getByLabel('Medium, share of the whole mixture, %').fill('100');
+  await page.getByRole('radio', { name: 'before a planned coat' }).click();
   await page.getByRole('button', { name: 'Keep' }).click();
   await page.getByRole('link', { name: 'subject: open the section' }).click();
   await page.getByRole('button', { name: 'Couch, planned' }).click();

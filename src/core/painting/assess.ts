@@ -107,6 +107,18 @@ function placer(context: Context) {
   };
 }
 
+/** Whether the same films lie on two places, as thick and as old. */
+const sameFilms = (a: SiteStack, b: SiteStack): boolean =>
+  a.layers.length === b.layers.length &&
+  a.layers.every((layer, i) => {
+    const other = b.layers[i]!;
+    return (
+      layer.film.key === other.film.key &&
+      layer.film.laidAtMs === other.film.laidAtMs &&
+      layer.thicknessUm === other.thicknessUm
+    );
+  });
+
 /**
  * Everything that can be said of a painting at one moment: the films of every passage and spot, their
  * figures, state and windows, the verdict of every school on every pair and what the compatibility rules say.
@@ -146,7 +158,8 @@ export function assessPainting(painting: Painting, options: AssessOptions): Pain
       const [base, ...spots] = sitesOf(passage.id, history).map((site) =>
         assessSite(site, history, passage.share),
       );
-      return { passage, base: base!, spots };
+      // A part that became one film with the rest is no place of its own any more.
+      return { passage, base: base!, spots: spots.filter((spot) => !sameFilms(spot, base!)) };
     }),
   };
 }

@@ -77,16 +77,31 @@ export interface Meeting {
 }
 type Laid = Pick<LaidEvent, 'coatId' | 'spot' | 'recipe' | 'more'>;
 
+/** Whether a film is the same coat on another part: it lies beside what is laid now, not below it. */
+const isBeside = (top: Layer | null, laid: Laid): boolean =>
+  top !== null && !laid.more && top.film.coatIds.at(-1) === laid.coatId;
+
+/** The film that a coat goes on at a place: where the same coat lies on the rest of it, what lies below that. */
+function filmBelow(was: PaintingAssessment, laid: Laid, passageId: string): Layer | null {
+  const spotName = laid.spot?.name ?? null;
+  const top = topAt(was, passageId, spotName);
+  if (!isBeside(top, laid)) return top;
+  const stack = stackAt(was, passageId, spotName)!;
+  const below = stack.layers[stack.layers.indexOf(top!) - 1] ?? null;
+  // Where the rest of the coat went into the wet, so does this.
+  if (top!.film.merged) return top;
+  return below && below.film.coatIds.length > 0 ? below : null;
+}
+
 /** By the forecast for that hour, at one passage. */
 function meetingAt(was: PaintingAssessment, laid: Laid, passageId: string, atMs: number): Meeting {
-  const below = topAt(was, passageId, laid.spot?.name ?? null);
+  const below = filmBelow(was, laid, passageId);
   const intoWet = below !== null && openAt(below, atMs);
   const parts = was.painting.events.filter(
     (e): e is LaidEvent =>
       e.kind === 'laid' &&
       !e.more &&
       e.coatId === laid.coatId &&
-      e.spot !== null &&
       e.passageIds.includes(passageId) &&
       sameRecipe(e.recipe, laid.recipe),
   );
@@ -94,8 +109,8 @@ function meetingAt(was: PaintingAssessment, laid: Laid, passageId: string, atMs:
     !laid.more &&
     parts.length > 0 &&
     parts.every((part) => {
-      const top = topAt(was, passageId, part.spot!.name);
-      return top !== null && top.film.coatIds.at(-1) === laid.coatId && openAt(top, atMs);
+      const top = topAt(was, passageId, part.spot?.name ?? null);
+      return isBeside(top, laid) && openAt(top!, atMs);
     });
   return { intoWet, joins };
 }
@@ -120,7 +135,7 @@ export function meetingsOf(
   const groups: MeetingGroup[] = [];
   for (const id of passageIds) {
     const found = meetingAt(was, laid, id, atMs);
-    const paintBelow = topAt(was, id, laid.spot?.name ?? null)?.film.asLaid.material === null;
+    const paintBelow = filmBelow(was, laid, id)?.film.asLaid.material === null;
     const intoWet = said === null ? found.intoWet : said && paintBelow;
     const group = groups.find((g) => g.intoWet === intoWet && g.joins === found.joins);
     if (group) group.passageIds.push(id);

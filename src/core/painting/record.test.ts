@@ -99,6 +99,18 @@ describe('a coat in parts', () => {
     expect(new Set([keys.base, ...keys.spots].map((s) => s.layers[0]!.film.key)).size).toBe(1);
   });
 
+  test('the rest laid before the part is one film with it too, where it was open', () => {
+    const rest = { at: hoursAgo(4) };
+    const part_ = { at: hoursAgo(3), spot: half('left half') };
+    // Entered the other way round: the part first, as it is noted, then the rest of an hour before.
+    const late = lay(lay(plan, part_), rest);
+    const event = late.events.find((e) => e.kind === 'laid' && e.spot !== null)!;
+    expect(event).toMatchObject({ intoWet: false, joins: true });
+    const { base, spots } = assessPainting(late, options).passages[0]!;
+    for (const stack of [base, ...spots])
+      expect(stack.layers[0]!.film.laidAtMs).toBe(NOW_MS - 3 * HOUR);
+  });
+
   test.each([
     ['two halves by name', [half('left half'), half('right half')]],
     ['three thirds typed as 33 %', ['a', 'b', 'c'].map((name) => ({ name, share: 0.33 }))],

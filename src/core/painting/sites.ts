@@ -33,8 +33,8 @@ const ALL_OF_IT = 0.985;
 
 /** How far one coat has got on one passage. */
 interface Reach {
-  /** An entry says that all of the passage, or all the rest of it, has it. */
-  whole: boolean;
+  /** The entry that says that all of the passage, or all the rest of it, has it. */
+  whole: LaidEvent | null;
   /** Parts it was laid on, each by the last entry that says so. */
   parts: Map<string, LaidEvent>;
   /** The part laid last: where the parts are all of it, it stands for the passage. */
@@ -48,9 +48,10 @@ const reaches = remember('reach', (events: PaintingEvent[]): Map<string, Reach> 
     if (event.kind !== 'laid') continue;
     for (const passageId of event.passageIds) {
       const key = `${event.coatId}|${passageId}`;
-      const reach = out.get(key) ?? { whole: false, parts: new Map(), last: null };
-      if (event.spot === null) reach.whole = true;
-      else if (!event.more) {
+      const reach = out.get(key) ?? { whole: null, parts: new Map(), last: null };
+      if (event.spot === null) {
+        if (!event.more) reach.whole = event;
+      } else if (!event.more) {
         reach.parts.set(spotKey(event.spot.name), event);
         reach.last = event;
       }
@@ -67,13 +68,14 @@ const partsShare = (reach: Reach): number =>
   [...reach.parts.values()].reduce((sum, { spot }) => sum + spot!.share, 0);
 
 /** Whether parts of a coat have come to be all of it. A coat that is a spot itself is never more than that. */
-const allByParts = (reach: Reach): boolean => !reach.whole && partsShare(reach) >= ALL_OF_IT;
+const allByParts = (reach: Reach): boolean =>
+  reach.whole === null && partsShare(reach) >= ALL_OF_IT;
 
 /** Whether a coat lies on all of a passage it was planned for, or as much of it as is wanted. */
 export function isLaid(painting: Painting, coat: Coat, passageId: string): boolean {
   const reach = reachOf(painting, coat.id, passageId);
   if (!reach) return false;
-  if (reach.whole || coat.enough?.includes(passageId)) return true;
+  if (reach.whole !== null || coat.enough?.includes(passageId)) return true;
   return coat.spot === null ? allByParts(reach) : reach.parts.size > 0;
 }
 
@@ -202,13 +204,16 @@ function bearingOn(
   }
   if (sameSpot(spotName, site.spotName)) return event;
   const here = reach(event.coatId)!;
+  const own =
+    site.spotName === null ? here.whole : (here.parts.get(spotKey(site.spotName)) ?? null);
+  const besides =
+    own !== null && event.joins && keys.get(event.id) === keys.get(own.id)
+      ? { ...event, beside: true }
+      : null;
   // The passage itself has what was laid on a part only where the parts are all there is of it.
   if (site.spotName === null)
-    return !event.more && event === here.last && allByParts(here) ? event : null;
-  const own = here.parts.get(spotKey(site.spotName));
-  if (spotName === null && (event.more || !own)) return event;
-  const oneFilm = own && event.joins && keys.get(event.id) === keys.get(own.id);
-  return oneFilm ? { ...event, beside: true } : null;
+    return !event.more && event === here.last && allByParts(here) ? event : besides;
+  return spotName === null && (event.more || own === null) ? event : besides;
 }
 
 /** What of a passage's history concerns a site: all of the passage does, another spot of it does not. */

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { COAT_ROLES, unlaidPassages, type Painting } from '@/core/painting';
+import { correctionCoat } from '@/core/painting/corrections';
 import { APPLICATIONS } from '@/data/applications';
 import { MATERIALS } from '@/data/materials';
 import { SpotFields } from '@/features/SpotFields';
@@ -31,8 +32,11 @@ export function PlaceFields({ editor, painting }: { editor: CoatEditor; painting
           const name = nameForRole(draft.name, draft.role, role);
           const recipe = material
             ? editor.asMaterial(material, thicknessUm)
-            : editor.asPaint(thicknessUm);
+            : role === 'oiling-out' && draft.recipe.mix.length === 0
+              ? correctionCoat('oiled-out', draft.id, draft.passageIds).recipe
+              : editor.asPaint(thicknessUm);
           set({ role, name, application, recipe });
+          if (editor.isNew && role === 'varnish') editor.setPlace({ where: 'last' });
         }}
       />
       <ManyChoice

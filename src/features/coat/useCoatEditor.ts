@@ -153,7 +153,11 @@ export function useCoatEditor(
   const [fresh] = useState(() => newCoat(painting, passageId, afterId, nanoid(12)));
   const draftKey = existing ? existing.id : `new:${passageId ?? ''}:${afterId ?? ''}`;
   const [place, setPlace] = useState<CoatPlace>(
-    afterId === null ? { where: 'over-laid' } : { where: 'after', coatId: afterId },
+    afterId !== null
+      ? { where: 'after', coatId: afterId }
+      : painting.events.some((e) => e.kind === 'laid')
+        ? { where: 'over-laid' }
+        : { where: 'last' },
   );
   const form = useForm({
     key: `coat:${painting.id}:${draftKey}`,
