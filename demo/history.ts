@@ -55,7 +55,7 @@ interface Done {
   event: LaidEvent;
 }
 
-const dayOf = (ms: number): string => new Date(ms).toDateString();
+const dayOf = (ms: number): string => (Number.isFinite(ms) ? new Date(ms).toDateString() : '');
 const GOALS = [
   'keep the lights for last',
   'one value for all the shadows',
@@ -122,6 +122,8 @@ function sessionOf(day: Done[], n: number): Session {
   );
 }
 
+const GAP_MS = 2 * 60 * MINUTE_MS;
+
 /** Every day of work as its session, oldest first. What was put out long ago is gone. */
 export function demoSessions(paintings: Painting[], nowMs: number): Session[] {
   const days = new Map<string, Done[]>();
@@ -132,8 +134,13 @@ export function demoSessions(paintings: Painting[], nowMs: number): Session[] {
       ),
     )
     .sort((a, b) => a.event.at.localeCompare(b.event.at));
+  let key = '';
+  let last = -Infinity;
   for (const done of all) {
-    const key = dayOf(Date.parse(done.event.at));
+    const at = Date.parse(done.event.at);
+    // After a long gap it is another session of the same day.
+    if (dayOf(at) !== dayOf(last) || at - last > GAP_MS) key = done.event.at;
+    last = at;
     days.set(key, [...(days.get(key) ?? []), done]);
   }
   const RECENT_MS = 3 * 86_400_000;

@@ -33,6 +33,17 @@ export function rowWords(row: TodayRow, nowMs: number): string {
   }
 }
 
+/** What a row that can be worked now waited for, and since when it is so. */
+export function sinceWords({ reason, readyAtMs, top, next }: TodayRow, nowMs: number): string {
+  if (reason === 'bare')
+    return readyAtMs === null
+      ? 'the ground is ready'
+      : `ground ready since ${shortTime(readyAtMs, nowMs)}`;
+  if (readyAtMs === null) return '';
+  const stage = next?.onto === 'through-dry' ? 'dry through' : 'touch-dry';
+  return `${top?.film.name ?? 'what lies there'}: ${stage} since ${shortTime(readyAtMs, nowMs)}`;
+}
+
 /** The big time at the right: when it is free, or when it closes. */
 export function rowTime(row: TodayRow, nowMs: number): string {
   switch (row.reason) {

@@ -66,13 +66,11 @@ test('figures change while editing, and hazards stand where the choice is made',
   await startPainting(page, 'Figures', /Direct start/);
   await page.getByRole('link', { name: /^Overpainting, jars/ }).click();
   const before = await page
-    .getByText(/oil and resin in the dry film/)
+    .getByText(/binder in the dry film/)
     .locator('..')
     .innerText();
   await page.getByLabel('Medium, share of the whole mixture, %').fill('33');
-  await expect(page.getByText(/oil and resin in the dry film/).locator('..')).not.toHaveText(
-    before,
-  );
+  await expect(page.getByText(/binder in the dry film/).locator('..')).not.toHaveText(before);
   await page.getByRole('button', { name: 'Add a paint' }).click();
   await page.getByLabel('Name or Colour Index').fill('PR108');
   await page

@@ -30,3 +30,4 @@ export { binderOfPart } from './tube';
 export { THICKNESS_MAX_UM } from './limits';
 export { cutOfWtPct, varnishCut } from './resin';
 export { dryingClass, dryingIndex, iodineValue } from './drying-oil';
+export { mixOfColours, type Colour } from './colours';

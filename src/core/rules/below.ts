@@ -33,9 +33,11 @@ export function belowOnGround(ground: Ground): BelowSummary {
   };
 }
 
-/** A film that locks loose drawing in: fixative, or a coat of any paint. */
+const SEALS: ReadonlySet<string | null> = new Set(['fixative', 'shellac', 'acrylic-medium']);
+
+/** A film that locks loose drawing in: fixative, shellac, acrylic medium, or a coat of any paint. */
 const locks = (film: RuleFilm): boolean =>
-  film.kept.material === 'fixative' || film.kept.material === 'shellac' || !isPassedOver(film.kept);
+  SEALS.has(film.kept.material) || !isPassedOver(film.kept);
 
 /** The summary for whatever lies on this film. One step, so a stack is summed up in one pass. */
 export function withFilm(below: BelowSummary, film: RuleFilm, handbook: Handbook): BelowSummary {

@@ -23,14 +23,16 @@ const acrylicOverOil = rule({
 
 const gessoOverOil = rule({
   key: 'gesso-over-oil',
-  title: 'Acrylic gesso over oil',
-  says: 'Gesso is acrylic: on an oil ground or an old oil picture it does not hold.',
+  title: 'Acrylic gesso or medium over oil',
+  says: 'It is acrylic: on an oil ground or an old oil picture it does not hold.',
   mend: 'Prime with an oil or alkyd ground, or paint on the old surface in oil.',
   source: CONSERVATORS,
   confidence: 'high',
   needs: 'other-stuff',
   speaks: (site) =>
-    isMaterial(site, 'acrylic-gesso') && site.below.oil ? { severity: 'forbid' } : null,
+    (isMaterial(site, 'acrylic-gesso') || isMaterial(site, 'acrylic-medium')) && site.below.oil
+      ? { severity: 'forbid' }
+      : null,
 });
 
 const waterborneVarnishOverOil = rule({

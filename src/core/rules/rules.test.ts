@@ -623,6 +623,7 @@ const CASES: [RuleKey, Severity, Case, Case][] = [
     { coats: all('charcoal', ochre) },
     { coats: all('charcoal', 'fixative', ochre) },
   ],
+
   ['graphite', 'note', { coats: all('graphite', ochre) }, { coats: all(ochre) }],
   [
     'dye-drawing',
@@ -641,6 +642,14 @@ const CASES: [RuleKey, Severity, Case, Case][] = [
 describe('every rule has a stack that triggers it and one that does not', () => {
   test.each(CASES)('%s', (rule, severity, yes, no) => {
     expect([severityOf(yes, rule), severityOf(no, rule)]).toEqual([severity, undefined]);
+  });
+
+  test('acrylic medium locks charcoal like a fixative, and does not hold on oil', () => {
+    expect(severityOf({ coats: all('charcoal', ochre) }, 'loose-charcoal')).toBe('caution');
+    const sealed = { coats: all('charcoal', 'acrylic-medium', ochre) };
+    expect(severityOf(sealed, 'loose-charcoal')).toBeUndefined();
+    expect(severityOf(sealed, 'gesso-over-oil')).toBeUndefined();
+    expect(severityOf({ coats: all(ochre, 'acrylic-medium') }, 'gesso-over-oil')).toBe('forbid');
   });
 
   test('and none was left out', () => {

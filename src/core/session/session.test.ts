@@ -14,20 +14,27 @@ import {
   editSession,
   endSession,
   finishWork,
+  keptMixes,
+  knownMixes,
   isPaused,
   mergeSessions,
+  noteLaid,
   minutesByPainting,
   paceOf,
   paletteWindow,
   pause,
+  putDown,
   putOut,
   removePhoto,
   removeWork,
   resume,
   runningWork,
+  servedBy,
   sessionMinutes,
+  shareOut,
   takeUp,
   timeBoxOf,
+  usesOil,
   workedMinutes,
   type Session,
 } from '.';
@@ -112,6 +119,82 @@ test('a session that has ended is not worked in, and cannot end before it begins
     reached: 'partly',
     revision: s.revision + 1,
   });
+});
+
+test('a beginning or an end that is corrected cuts the works to it, and all sums follow', () => {
+  // Forgotten at the clock for twenty hours.
+  const s = endSession(pause(begun(['tone']), making(60)), making(1200));
+  const ended = editSession(s, { endedAt: at(90) });
+  expect([sessionMinutes(ended, 0), workedMinutes(ended.works[0]!, 0)]).toEqual([60, 60]);
+  const earlier = editSession(begun(['tone']), { startedAt: at(-30) });
+  expect(workedMinutes(earlier.works[0]!, START + 10 * 60_000)).toBe(40);
+  const later = editSession(ended, { startedAt: at(20) });
+  expect(workedMinutes(later.works[0]!, 0)).toBe(40);
+  // Put down is not done; what was shared out can be shared out anew.
+  const mine = begun();
+  const put = putDown(mine, mine.works[0]!.id, making(5));
+  expect([runningWork(put), workedMinutes(put.works[0]!, 0)]).toEqual([null, 5]);
+  expect(shareOut(mine, mine.works[1]!.id, 45).works[1]!.plannedMinutes).toBe(45);
+});
+
+test('a coat laid while a session runs belongs to it, once', () => {
+  const s = begun(['tone']);
+  const laid = { paintingId: 'p', passageIds: ['a'], coatId: 'tone', name: 'tone', done: true };
+  expect(noteLaid(s, laid, making(9)).works.map((w) => w.done)).toEqual([true]);
+  const other = noteLaid(s, { ...laid, coatId: 'veil', name: 'veil', done: false }, making(9));
+  expect(other.works.map((w) => [w.name, w.done])).toEqual([
+    ['tone', false],
+    ['veil', false],
+  ]);
+  expect(noteLaid(other, { ...laid, coatId: 'veil', name: 'veil' }, making(10)).works).toHaveLength(
+    2,
+  );
+});
+
+test('mixes are kept from session to session, told by what they served, and mixed again', () => {
+  const painting = newPainting();
+  const coat = painting.coats[0]!;
+  const before = endSession(
+    putOut(begun(), { name: 'flesh', recipe: coat.recipe, ml: 4 }, making(1)),
+    making(50),
+  );
+  const now = beginSession({ works: [], boxMinutes: null, goal: '' }, making(100));
+  expect(keptMixes([before, now], now.id).map((k) => k.mix.name)).toEqual(['flesh']);
+  expect(knownMixes([before, { ...before, id: 'again' }]).map((m) => [m.name, m.ml])).toEqual([
+    ['flesh', 4],
+  ]);
+  const laid = layCoat(
+    painting,
+    { coatId: coat.id, passageIds: coat.passageIds, at: at(20), spot: null, intoWet: false },
+    making(30),
+  );
+  expect(servedBy(before.palette[0]!, [laid])).toEqual([
+    { coat: coat.name, painting: painting.title },
+  ]);
+  expect(servedBy({ ...before.palette[0]!, goneAt: at(10) }, [laid])).toEqual([]);
+});
+
+test('rags are spoken of after oil, not after acrylic or looking', () => {
+  const painting = newPainting({ method: 'acrylic-under' });
+  const [acrylic] = painting.coats;
+  const oil = painting.coats.at(-1)!;
+  const of = (coatId: string | null): Session =>
+    beginSession(
+      {
+        works: [
+          { paintingId: painting.id, passageIds: [], coatId, name: 'x', plannedMinutes: null },
+        ],
+        boxMinutes: null,
+        goal: '',
+      },
+      making(0),
+    );
+  const paintings = { [painting.id]: painting };
+  expect([acrylic!.id, oil.id, null].map((id) => usesOil(of(id), paintings))).toEqual([
+    false,
+    true,
+    false,
+  ]);
 });
 
 test('two tabs that log at once lose nothing', () => {

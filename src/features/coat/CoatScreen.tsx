@@ -12,6 +12,7 @@ import { Tick } from '@/ui/Tick';
 import { Screen } from '@/ui/Screen';
 import { Split, useWide } from '@/ui/Split';
 import { colour, space } from '@/ui/tokens';
+import { withColours } from './draft';
 import { LayingFields } from './LayingFields';
 import { LivePanel, LiveStrip } from './LivePanel';
 import { LiveSection } from './LiveSection';
@@ -56,7 +57,8 @@ function Editor({
     router.canGoBack()
       ? router.back()
       : router.navigate({ pathname: '/paintings/[id]', params: { id: painting.id } });
-  const write = (coat: Coat) => {
+  const write = (typed: Coat) => {
+    const coat = withColours(typed);
     dispatch(
       changePainting(
         painting.id,

@@ -1,3 +1,4 @@
+import { isAcrylic } from '@/core/film';
 import { View } from 'react-native';
 import type { Layer, Painting } from '@/core/painting';
 import { SCHOOLS } from '@/core/schools';
@@ -123,7 +124,9 @@ function TimeFigure({ name, days }: { name: string; days: [number, number] | nul
 /** Fatness and reduced PVC of a paint; what it is, of anything else. */
 function figuresWords({ composition: c, kept }: Layer): string {
   if (kept.material !== null) return `${MATERIALS[kept.material].name}   `;
-  return `${Math.round(c.fatness * 100)} % oil   ${c.reducedPvc === null ? '' : `Λ ${c.reducedPvc.toFixed(2)}   `}`;
+  const binder = isAcrylic(kept) ? 'binder' : 'oil';
+  const load = c.reducedPvc === null ? '' : `load ${c.reducedPvc.toFixed(2)}   `;
+  return `${Math.round(c.fatness * 100)} % ${binder}   ${load}`;
 }
 
 /** The same on one line, for the foot of the phone. */
@@ -131,9 +134,13 @@ export function LiveStrip({ editor }: { editor: CoatEditor }) {
   const { layer, passages } = editor.live;
   const worst = passages.find((p) => p.broken);
   if (!layer) {
+    // A coat that was only just begun is not wrong yet.
+    const blank = editor.isNew && editor.draft.recipe.mix.length === 0;
     return (
-      <Text strong tone="brick" size="small" numberOfLines={2}>
-        {problemsOf(editor)[0] ?? 'Not a coat yet.'}
+      <Text strong tone={blank ? 'ink2' : 'brick'} size="small" numberOfLines={2}>
+        {blank
+          ? 'Add a paint, and it is told how the coat holds and dries.'
+          : (problemsOf(editor)[0] ?? 'Not a coat yet.')}
       </Text>
     );
   }

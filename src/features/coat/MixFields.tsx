@@ -4,6 +4,7 @@ import { mixColour } from '@/core/optics';
 import { BINDER_KEYS, BINDERS, type BinderKey } from '@/data/binders';
 import type { Painting } from '@/core/painting';
 import { useStoreSelector } from '@/store/hooks';
+import { Colours } from './Colours';
 import { SameMix } from './SameMix';
 import { Hazards } from '@/features/Hazards';
 import {
@@ -37,18 +38,31 @@ const lastBinder = (mix: TubeDraft[], usual: BinderKey) => {
 export function MixFields({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
   const usual = useStoreSelector((s) => s.studio.binder ?? 'linseed');
   const { form, setRecipe } = editor;
-  const mix = tubesOf(editor.draft.recipe);
+  const { colours } = editor.draft.recipe;
+  const [at, setAt] = useState(0);
+  // Of several colours the one that is looked at is edited.
+  const active = colours ? Math.min(at, colours.length - 1) : null;
+  const mix = (
+    active === null ? tubesOf(editor.draft.recipe) : colours![active]!.mix
+  ) as TubeDraft[];
+  const path = active === null ? 'recipe.mix' : `recipe.colours.${active}.mix`;
   const rows = useRowKeys(mix.length);
   const [picking, setPicking] = useState<number | 'new' | null>(null);
   const [binding, setBinding] = useState<number | null>(null);
-  const replace = (i: number, tube: TubeDraft) =>
-    setRecipe({ mix: mix.map((t, n) => (n === i ? tube : t)) });
+  const setMix = (next: TubeDraft[]) =>
+    setRecipe(
+      active === null
+        ? { mix: next }
+        : { colours: colours!.map((c, n) => (n === active ? { ...c, mix: next } : c)) },
+      path,
+    );
+  const replace = (i: number, tube: TubeDraft) => setMix(mix.map((t, n) => (n === i ? tube : t)));
   const pick = (tube: Tube) => {
-    if (picking === 'new') setRecipe({ mix: [...mix, { parts: 1, ...tube }] });
+    if (picking === 'new') setMix([...mix, { parts: 1, ...tube }]);
     else if (picking !== null) replace(picking, { parts: mix[picking]!.parts, ...tube });
     setPicking(null);
   };
-  const mixProblem = form.problem('recipe.mix');
+  const mixProblem = form.problem(path);
   const bound = binding === null ? null : mix[binding]!;
   return (
     <View style={{ gap: space.s }}>
@@ -56,17 +70,18 @@ export function MixFields({ editor, painting }: { editor: CoatEditor; painting: 
         <Heading style={{ flex: 1 }}>Mix, in parts</Heading>
         <MixSwatch mix={mix} />
       </View>
+      <Colours editor={editor} at={active ?? 0} onChoose={setAt} />
       {mix.map((tube, i) => (
         <TubeLine
           key={rows.keys[i]}
           tube={tube}
           place={i}
-          parts={form.number(`recipe.mix.${i}.parts`, 'parts')}
+          parts={form.number(`${path}.${i}.parts`, 'parts')}
           onPick={() => setPicking(i)}
           onBind={() => setBinding(i)}
           onOut={() => {
             rows.removed(i);
-            setRecipe({ mix: mix.filter((_, n) => n !== i) });
+            setMix(mix.filter((_, n) => n !== i));
           }}
         />
       ))}

@@ -1,5 +1,6 @@
 import { APPLICATIONS, type ApplicationKey } from '@/data/applications';
 import type { MaterialKey } from '@/data/materials';
+import { mixOfColours } from '@/core/film';
 import type { Coat, CoatRole, Painting } from '@/core/painting';
 import { likeCoat } from '@/core/painting/record';
 import type { Tube } from '@/features/tubes';
@@ -100,3 +101,9 @@ export const asPaint = (recipe: RecipeDraft, before: PaintPart | null): RecipeDr
   ...(before ?? PLAIN_PAINT),
   thicknessUm: recipe.thicknessUm,
 });
+
+/** A coat of several colours with the mix that they are together. */
+export const withColours = (coat: Coat): Coat =>
+  coat.recipe.colours
+    ? { ...coat, recipe: { ...coat.recipe, mix: mixOfColours(coat.recipe.colours) } }
+    : coat;

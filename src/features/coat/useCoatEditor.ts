@@ -19,7 +19,15 @@ import { nanoid } from '@reduxjs/toolkit';
 import { useAssessOptions, useNow } from '@/store/hooks';
 import { useForm, type Form } from '@/forms';
 import type { MaterialKey } from '@/data/materials';
-import { asMaterial, asPaint, newCoat, paintPartOf, type CoatDraft, type PaintPart } from './draft';
+import {
+  asMaterial,
+  asPaint,
+  newCoat,
+  paintPartOf,
+  withColours,
+  type CoatDraft,
+  type PaintPart,
+} from './draft';
 
 export interface LivePassage extends ToldLayer {
   passageId: string;
@@ -165,7 +173,8 @@ export function useCoatEditor(
     document: existing ?? fresh,
     isNew,
   });
-  const { draft, value } = form;
+  const { draft } = form;
+  const value = useMemo(() => form.value && withColours(form.value), [form.value]);
   const [paintBefore, setPaintBefore] = useState<PaintPart | null>(null);
   const [correctRecord, setCorrectRecord] = useState(asRecord);
   const live = useMemo(

@@ -143,7 +143,7 @@ function Edit({ session }: { session: Session }) {
         [startedAt, endedAt, goal, reached, note],
       ),
     },
-    ({ startedAt: _started, ...corrected }) =>
+    (corrected) =>
       dispatch(
         changeSession(session.id, 'Corrected the session', (s) => editSession(s, corrected)),
       ),
@@ -159,6 +159,7 @@ function Edit({ session }: { session: Session }) {
         onChange={(key) => form.put('reached', key)}
       />
       <Field label="Note" {...form.text('note')} />
+      <DateField label="Began" withTime {...form.moment('startedAt')} />
       {session.endedAt !== null ? (
         <DateField label="Ended" withTime {...form.moment('endedAt')} />
       ) : null}

@@ -36,8 +36,16 @@ const hoursWord = (minutes: number): string =>
   minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${minutes % 60}`;
 
 /** The hours at hand and what to do with them; loaded after the rest of Today. */
-export function HoursAtHand({ rows }: { rows: Record<TodayGroup, TodayRow[]> }) {
-  const [listed, setListed] = useState(false);
+export function HoursAtHand({
+  rows,
+  beside = false,
+}: {
+  rows: Record<TodayGroup, TodayRow[]>;
+  /** It stands beside the list, with room for its order and goal. */
+  beside?: boolean;
+}) {
+  const [opened, setListed] = useState(false);
+  const listed = opened || beside;
   const [minutes, setMinutes] = useState(USUAL);
   const [moved, setMoved] = useState<string[]>([]);
   const sessions = useSessions();
@@ -75,7 +83,7 @@ export function HoursAtHand({ rows }: { rows: Record<TodayGroup, TodayRow[]> }) 
     setMoved(keys);
   };
   return (
-    <View role="region" aria-label="Hours at hand" style={styles.sheet}>
+    <View role="region" aria-label="Hours at hand" style={beside ? {} : styles.sheet}>
       <View style={styles.inner}>
         {running ? (
           <Action
@@ -91,7 +99,7 @@ export function HoursAtHand({ rows }: { rows: Record<TodayGroup, TodayRow[]> }) 
                   ? REASON[works[0].reason](works[0])
                   : 'Nothing takes paint in that time. Look, draw, or mix for tomorrow.'}
               </Text>
-              {works.length > 0 ? (
+              {works.length > 0 && !beside ? (
                 <Action
                   title={listed ? 'Less' : 'Order and goal'}
                   kind="quiet"

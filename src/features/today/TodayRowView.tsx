@@ -11,10 +11,10 @@ import { FilmCore } from '@/ui/film/FilmCore';
 import { StateSwatch } from '@/ui/film/StateSwatch';
 import { GoTo } from '@/ui/GoTo';
 import { Text } from '@/ui/Text';
-import { WindowBar, type Mark } from '@/ui/time/WindowBar';
+import { WindowBar } from '@/ui/time/WindowBar';
 import { useWide } from '@/ui/Split';
 import { colour, space } from '@/ui/tokens';
-import { rowTime, rowWords } from '@/features/due-words';
+import { rowTime, rowWords, sinceWords } from '@/features/due-words';
 
 /** The bars run from now over this many days. */
 const SPAN_DAYS = 7;
@@ -52,10 +52,8 @@ export function DaysHeader({ nowMs }: { nowMs: number }) {
   );
 }
 
-function barOf(row: TodayRow, nowMs: number) {
+function barOf(row: TodayRow) {
   const { reason, window, readyAtMs } = row;
-  if (row.group === 'takes-a-coat')
-    return { readyFromMs: nowMs, readyByMs: nowMs, marks: [] as Mark[] };
   if (reason === 'open') {
     return {
       readyFromMs: null,
@@ -119,14 +117,18 @@ export function TodayRowView({ cluster, nowMs }: { cluster: TodayCluster; nowMs:
             {rowTime(row, nowMs)}
           </Text>
         </View>
-        {width > 0 ? (
+        {row.group === 'takes-a-coat' ? (
+          <Text size="small" tone="ink2">
+            {sinceWords(row, nowMs)}
+          </Text>
+        ) : width > 0 ? (
           <WindowBar
             width={width}
             fromMs={nowMs}
             toMs={nowMs + SPAN_DAYS * DAY_MS}
             state={row.top ? row.top.state : 'through-dry'}
             ticks={midnights(nowMs)}
-            {...barOf(row, nowMs)}
+            {...barOf(row)}
           />
         ) : null}
       </View>

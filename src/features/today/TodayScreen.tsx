@@ -18,7 +18,7 @@ import { Heading, Text } from '@/ui/Text';
 import { DiamondKey } from '@/ui/time/WindowBar';
 import { useNow } from '@/store/hooks';
 import { longDay } from '@/ui/time/words';
-import { useShort, useWide } from '@/ui/Split';
+import { Split, useShort, useWide } from '@/ui/Split';
 import { colour, space } from '@/ui/tokens';
 import { DaysHeader, TodayRowView } from './TodayRowView';
 import { useAllJudged, useToday } from './useToday';
@@ -56,7 +56,7 @@ function Today() {
   const [width, setWidth] = useState(0);
   const wide = useWide();
   const short = useShort();
-  const hours = <HoursAtHand rows={view.rows} />;
+  const hours = <HoursAtHand rows={view.rows} beside={wide} />;
   if (view.empty) {
     return (
       <ScrollView contentContainerStyle={[styles.content, styles.empty]}>
@@ -71,61 +71,65 @@ function Today() {
       </ScrollView>
     );
   }
+  const list = (
+    <SharedTextures>
+      <SectionList
+        style={{ flex: 1 }}
+        onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
+        contentContainerStyle={styles.rows}
+        sections={groupsOf(view.rows)}
+        keyExtractor={keyOf}
+        renderItem={({ item }) => (
+          <View style={[styles.content, wide && styles.wide]}>
+            <TodayRowView cluster={item} nowMs={view.nowMs} />
+          </View>
+        )}
+        renderSectionHeader={({ section }) => (
+          <View style={[styles.content, wide && styles.wide]}>
+            <GroupHead group={section} nowMs={view.nowMs} />
+          </View>
+        )}
+        initialNumToRender={AT_FIRST}
+        maxToRenderPerBatch={AT_FIRST}
+        windowSize={WINDOW}
+        ListHeaderComponent={
+          <>
+            <View style={styles.head}>
+              <View style={{ flex: 1 }}>
+                <Heading level={1} size="title">
+                  {longDay(view.nowMs)}
+                </Heading>
+                <Text tone="ink2" size="small">
+                  <Text strong size="small">
+                    {view.climateLine}
+                  </Text>
+                  {`   ${view.rateLine}`}
+                </Text>
+              </View>
+              <StudioLink />
+            </View>
+            <View style={styles.band}>
+              {width > 0 ? <DaylightBand width={width} nowMs={view.nowMs} /> : null}
+            </View>
+            <View style={[styles.content, wide && styles.wide]}>
+              <UnreadableNotices />
+            </View>
+          </>
+        }
+        ListFooterComponent={
+          <View style={[styles.content, wide && styles.wide]}>
+            <WorthATouch rows={view.rows} nowMs={view.nowMs} />
+            <Finished />
+            <ExportReminder />
+          </View>
+        }
+      />
+    </SharedTextures>
+  );
+  if (wide) return <Split panel={hours}>{list}</Split>;
   return (
     <View style={{ flex: 1 }}>
-      <SharedTextures>
-        <SectionList
-          style={{ flex: 1 }}
-          onLayout={(e) => setWidth(e.nativeEvent.layout.width)}
-          contentContainerStyle={styles.rows}
-          sections={groupsOf(view.rows)}
-          keyExtractor={keyOf}
-          renderItem={({ item }) => (
-            <View style={[styles.content, wide && styles.wide]}>
-              <TodayRowView cluster={item} nowMs={view.nowMs} />
-            </View>
-          )}
-          renderSectionHeader={({ section }) => (
-            <View style={[styles.content, wide && styles.wide]}>
-              <GroupHead group={section} nowMs={view.nowMs} />
-            </View>
-          )}
-          initialNumToRender={AT_FIRST}
-          maxToRenderPerBatch={AT_FIRST}
-          windowSize={WINDOW}
-          ListHeaderComponent={
-            <>
-              <View style={styles.head}>
-                <View style={{ flex: 1 }}>
-                  <Heading level={1} size="title">
-                    {longDay(view.nowMs)}
-                  </Heading>
-                  <Text tone="ink2" size="small">
-                    <Text strong size="small">
-                      {view.climateLine}
-                    </Text>
-                    {`   ${view.rateLine}`}
-                  </Text>
-                </View>
-                <StudioLink />
-              </View>
-              <View style={styles.band}>
-                {width > 0 ? <DaylightBand width={width} nowMs={view.nowMs} /> : null}
-              </View>
-              <View style={[styles.content, wide && styles.wide]}>
-                <UnreadableNotices />
-              </View>
-            </>
-          }
-          ListFooterComponent={
-            <View style={[styles.content, wide && styles.wide]}>
-              <WorthATouch rows={view.rows} nowMs={view.nowMs} />
-              <Finished />
-              <ExportReminder />
-            </View>
-          }
-        />
-      </SharedTextures>
+      {list}
       {short ? null : hours}
     </View>
   );
@@ -135,17 +139,23 @@ interface GroupOfRows {
   key: TodayGroup;
   name: string;
   none: string;
-  first: boolean;
+  /** The days stand over it. */
+  days: boolean;
   data: TodayCluster[];
 }
 
 /** The groups that have something to say. */
 const groupsOf = (rows: Record<TodayGroup, TodayRow[]>): GroupOfRows[] =>
-  GROUPS.map((group, i) => ({
+  GROUPS.map((group) => ({
     ...group,
-    first: i === 0,
     data: clusterRows(rows[group.key]),
-  })).filter(({ data, none }) => data.length > 0 || none !== '');
+  }))
+    .filter(({ data, none }) => data.length > 0 || none !== '')
+    // The days stand once, over the first rows that have a bar.
+    .map((group, _i, all) => ({
+      ...group,
+      days: group.key === all.find(({ key }) => key !== 'takes-a-coat')?.key,
+    }));
 
 const keyOf = ({ row }: TodayCluster): string =>
   `${row.painting.id}-${row.passage.id}-${row.spotName ?? ''}`;
@@ -157,7 +167,7 @@ function GroupHead({ group, nowMs }: { group: GroupOfRows; nowMs: number }) {
         <Heading size="large">{group.name}</Heading>
         {group.key === 'leave-alone' ? <MarkKey /> : null}
       </View>
-      {group.first ? <DaysHeader nowMs={nowMs} /> : null}
+      {group.days ? <DaysHeader nowMs={nowMs} /> : null}
       <View style={styles.rule} />
       {group.data.length === 0 ? (
         <Text tone="ink2" style={{ paddingVertical: space.m }}>
