@@ -88,7 +88,7 @@ const VIEWS = [
     sizes: ['phone', 'wide'],
     go: async (page) => {
       await page.getByRole('link', { name: 'Plan', exact: true }).click();
-      await page.getByText('Settled.').waitFor();
+      await page.getByText('This plan stands.').waitFor();
       await page.waitForTimeout(1500);
     },
   },

@@ -122,7 +122,7 @@ test('a session is dragged, and nudged with the keys', async ({ page, viewport }
     })
     .toBe(true);
   await settled(page);
-  const held = page.getByRole('button', { name: /^Wed 25 18:00.*Arrow keys move it/ });
+  const held = page.getByRole('button', { name: /^Wed 25( Feb)? 18:00.*Arrow keys move it/ });
   await held.focus();
   await page.keyboard.press('ArrowRight');
   await expect.poll(async () => (await record(page)).pins[0]!.at.slice(0, 10)).toBe('2026-02-26');

@@ -67,7 +67,8 @@ test('pause, correction, gate, palette; edited and deleted later', async ({ page
   // The next coat is in hand; what was laid before it is still wet.
   await page.getByRole('button', { name: 'Wiped, scraped, painted out' }).click();
   await page.getByRole('radio', { name: 'what lay there before' }).click();
-  await page.getByRole('button', { name: 'Elsewhere too' }).click();
+  // Nothing lies on the wall yet: only where something lies can anything be taken off.
+  await expect(page.getByRole('radiogroup', { name: 'wall', exact: true })).toHaveCount(0);
   await page.getByRole('radiogroup', { name: 'jars', exact: true }).getByText('a trace').click();
   await page.getByRole('button', { name: 'Note it' }).click();
   await expect(page.getByRole('button', { name: /^Same again: wiped/ })).toBeVisible();

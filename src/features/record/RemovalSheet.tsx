@@ -68,17 +68,17 @@ const TOOL_OPTIONS = [
 export function RemovalSheet(props: Props) {
   const { painting, passageIds, spotName = null, inHand = null, nowMs, onClose } = props;
   const { record, refusal, setRefusal } = useRecord();
-  const places = placesOf(painting, inHand?.passageIds ?? []);
-  const near = places.filter((p) => passageIds.includes(p.passageId));
-  const [all, setAll] = useState(near.length === 0);
+  const [more, setAll] = useState(false);
   const [fresh] = useState((): RemovalForm => {
-    const first = near.find((p) => p.spotName === spotName) ?? near[0];
+    const there = placesOf(painting, inHand?.passageIds ?? []);
+    const here = there.filter((p) => passageIds.includes(p.passageId));
+    const first = here.find((p) => p.spotName === spotName) ?? here[0];
     return {
       how: props.wet === false && inHand === null ? 'scraped' : 'wiped',
       tool: null,
       onHand: inHand !== null,
       halfLaid: false,
-      left: first && near.length === 1 ? { [first.key]: 'half' } : {},
+      left: first && here.length === 1 ? { [first.key]: 'half' } : {},
       part: null,
       repaint: false,
       when: whenNow(nowMs),
@@ -91,6 +91,11 @@ export function RemovalSheet(props: Props) {
     isNew: true,
   });
   const { how, left, when } = form.draft;
+  // Where only the paint in hand is to be, nothing lies yet that could be taken off.
+  const places = placesOf(painting, form.draft.onHand ? (inHand?.passageIds ?? []) : []);
+  const near = places.filter((p) => passageIds.includes(p.passageId));
+  const all = more || near.length === 0;
+  const chosen = form.value ? chosenPlaces(places, form.value) : [];
   const put = (key: string, value: Left | typeof ALONE) => {
     const { [key]: _was, ...others } = left;
     form.put('left', value === ALONE ? others : { ...others, [key]: value });
@@ -107,7 +112,7 @@ export function RemovalSheet(props: Props) {
         {
           how: value.how,
           at,
-          places: chosenPlaces(places, value),
+          places: chosen,
           ...(value.tool ? { tool: value.tool } : {}),
           repaint: value.repaint && taken && value.how !== 'painted-out',
           inHand: laidFirst && {
@@ -190,12 +195,7 @@ export function RemovalSheet(props: Props) {
         ) : null}
         <WhenChoice value={when} onChange={(value) => form.put('when', value)} />
         {refusal ? <Notice tone="refusal">{refusal.message}</Notice> : null}
-        <Action
-          title="Note it"
-          kind="primary"
-          onPress={note}
-          disabled={Object.keys(left).length === 0}
-        />
+        <Action title="Note it" kind="primary" onPress={note} disabled={chosen.length === 0} />
         <Action
           title="Cancel"
           kind="quiet"

@@ -131,13 +131,15 @@ export function HoursAtHand({
                     ) : null}
                   </View>
                 ))}
-                <Field
-                  label="What you mean to do, in your words"
-                  value={goal.text}
-                  onChangeText={goal.set}
-                  error={goal.error}
-                />
               </View>
+            ) : null}
+            {listed ? (
+              <Field
+                label="What you mean to do, in your words"
+                value={goal.text}
+                onChangeText={goal.set}
+                error={goal.error}
+              />
             ) : null}
             <View style={styles.row}>
               <StepButton
