@@ -1,5 +1,5 @@
 /** What a fresh machine needs, with nothing but Node and npm: used by demo.mjs and test.mjs. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
@@ -16,6 +16,21 @@ export function run(command, args, env = {}) {
     env: { ...process.env, ...env },
   });
   return result.status === 0;
+}
+
+/** Run a command beside others: what it prints is kept together until it is done. Resolves to whether it succeeded. */
+export function runBeside(command, args) {
+  return new Promise((resolve) => {
+    const printed = [];
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+    child.stdout.on('data', (part) => printed.push(part));
+    child.stderr.on('data', (part) => printed.push(part));
+    child.on('error', (error) => printed.push(Buffer.from(`${error.message}\n`)));
+    child.on('close', (code) => {
+      process.stdout.write(Buffer.concat(printed));
+      resolve(code === 0);
+    });
+  });
 }
 
 function fail(message) {

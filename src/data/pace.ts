@@ -60,6 +60,8 @@ export const PACE = {
 export const PALETTE = {
   thicknessUm: 500,
   coolC: 8,
+  /** Mixes of earlier sessions older than this, d, that nobody threw away are taken to be gone. */
+  keptDays: 14,
   source:
     'covered and cool a mix stays usable for a day or days: common practice, no source; figures judgement',
 } as const;

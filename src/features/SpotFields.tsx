@@ -1,13 +1,14 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Spot } from '@/core/painting';
+import { CORRECTIONS } from '@/data/corrections';
 import type { Draft, NumberBinding, TextBinding } from '@/forms';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { Stepper } from '@/ui/Stepper';
 import { space } from '@/ui/tokens';
 
-const USUAL: Spot = { name: 'highlights', share: 0.05 };
+const USUAL: Spot = { name: 'highlights', share: CORRECTIONS.spotShare };
 
 interface Props {
   spot: Draft<Spot> | null;
@@ -35,25 +36,29 @@ export function SpotFields({ spot, onChange, name, share }: Props) {
         value={spot ? 'spot' : 'all'}
         onChange={choose}
       />
-      {spot ? (
-        <View
-          style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'flex-end' }}
-        >
-          <View style={{ flexGrow: 1, flexBasis: 140 }}>
-            <Field label="The spot" {...name} />
-          </View>
-          <View style={{ marginBottom: space.m }}>
-            <Stepper
-              label="Its share of the passage"
-              unit="%"
-              step={5}
-              min={1}
-              max={100}
-              {...share}
-            />
-          </View>
-        </View>
-      ) : null}
+      {spot ? <SpotLine label="The spot" name={name} share={share} /> : null}
+    </View>
+  );
+}
+
+/** A part of a passage: what it is called, and its rough share. */
+export function SpotLine({
+  label,
+  name,
+  share,
+}: {
+  label: string;
+  name: TextBinding;
+  share: NumberBinding;
+}) {
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.m, alignItems: 'flex-end' }}>
+      <View style={{ flexGrow: 1, flexBasis: 140 }}>
+        <Field label={label} {...name} />
+      </View>
+      <View style={{ marginBottom: space.m }}>
+        <Stepper label="Its share of the passage" unit="%" step={5} min={1} max={100} {...share} />
+      </View>
     </View>
   );
 }

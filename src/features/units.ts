@@ -29,3 +29,14 @@ export const temperatureWords = (celsius: number, unit: TemperatureUnit, digits 
 /** A difference of temperatures: "2 °C", "3.6 °F". */
 export const degreesWords = (celsius: number, unit: TemperatureUnit): string =>
   `${tidy(unit === 'F' ? celsius * F_PER_C : celsius)} °${unit}`;
+
+const IN_PROSE = /(-?\d+(?:\.\d+)?)(?: to (-?\d+(?:\.\d+)?))? °C/g;
+
+/** Temperatures that stand in a sentence, in the painter's degrees. */
+export const inDegrees = (sentence: string, unit: TemperatureUnit): string =>
+  unit === 'C'
+    ? sentence
+    : sentence.replace(IN_PROSE, (_all, from: string, to: string | undefined) => {
+        const of = (celsius: string) => String(Math.round(shownTemperature(Number(celsius), unit)));
+        return `${of(from)}${to === undefined ? '' : ` to ${of(to)}`} °${unit}`;
+      });

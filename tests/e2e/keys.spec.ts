@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { expect, openPlace, startPainting, stored, test } from './studio';
+import { expect, openDemo, openPlace, startPainting, test } from './studio';
 
 const ADDRESSES = JSON.parse(readFileSync('demo/addresses.json', 'utf8')) as string[];
 
@@ -15,13 +15,6 @@ const inHand = (page: Page) =>
 const key = async (page: Page, ...names: string[]) => {
   for (const name of names) await page.keyboard.press(name);
 };
-
-async function demo(page: Page): Promise<void> {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Open the demo studio' }).click();
-  await expect(page.getByRole('heading', { name: 'Takes a coat now' })).toBeVisible();
-  await expect.poll(async () => Object.keys(await stored(page))).toContain('painting:loft-19');
-}
 
 test('each screen takes the focus at its heading, and names the page', async ({ page }) => {
   await startPainting(page, 'By Keys', /Direct start/);
@@ -80,7 +73,7 @@ test('the first stop leads past the places', async ({ page }) => {
 });
 
 test('by keys alone, every stop of every screen has a name', async ({ page }) => {
-  await demo(page);
+  await openDemo(page);
   for (const address of ADDRESSES) {
     await page.goto(address);
     await expect(page).not.toHaveTitle('Tawny Hour');
@@ -105,8 +98,9 @@ test.describe('enlarged four times', () => {
 
   test('the content keeps at least half of the height, and every page has its own title', async ({
     page,
-  }) => {
-    await demo(page);
+  }, info) => {
+    test.skip(info.project.name === 'wide', 'One size, whatever the screen is otherwise.');
+    await openDemo(page);
     const titles = new Map<string, string>();
     for (const address of ADDRESSES) {
       await page.goto(address);

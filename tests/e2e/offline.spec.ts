@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
 import { createApp } from '../../server/app';
-import { expect, test } from './studio';
+import { expect, openDemo, test } from './studio';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -42,9 +42,7 @@ const kept = (page: Page) =>
   });
 
 async function demoAt(page: Page, base: string): Promise<void> {
-  await page.goto(base);
-  await page.getByRole('button', { name: 'Open the demo studio' }).click();
-  await expect(page.getByRole('heading', { name: 'Takes a coat now' })).toBeVisible();
+  await openDemo(page, base);
   await kept(page);
 }
 

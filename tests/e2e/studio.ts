@@ -32,6 +32,14 @@ export async function startPainting(page: Page, title: string, method: RegExp): 
   await expect(page.getByRole('heading', { level: 1, name: title })).toBeVisible();
 }
 
+/** Open the demo studio, and wait until the browser has kept it: whoever leaves before that is asked. */
+export async function openDemo(page: Page, base = '/'): Promise<void> {
+  await page.goto(base);
+  await page.getByRole('button', { name: 'Open the demo studio' }).click();
+  await expect(page.getByRole('heading', { name: 'Takes a coat now' })).toBeVisible();
+  await expect.poll(async () => Object.keys(await stored(page))).toContain('painting:loft-19');
+}
+
 /** Everything kept in the browser, by key. */
 export const stored = (page: Page): Promise<Record<string, unknown>> =>
   page.evaluate(

@@ -5,8 +5,6 @@ export type Colour = NonNullable<Recipe['colours']>[number];
 const keyOf = (part: TubePart): string =>
   'own' in part ? `own:${part.own.id}` : `${part.pigment}|${part.binder}`;
 
-const PARTS_TO = 1e6;
-
 /**
  * Several colours laid wet in one sitting as the one mix that their film holds on the whole: every colour by its share of
  * the area, whatever its parts are counted in. Parts add up to a hundred.
@@ -22,8 +20,5 @@ export function mixOfColours(colours: Colour[]): TubePart[] {
       out.set(keyOf(part), { ...part, parts: parts + (known?.parts ?? 0) });
     }
   }
-  return [...out.values()].map((part) => ({
-    ...part,
-    parts: Math.round(part.parts * PARTS_TO) / PARTS_TO,
-  }));
+  return [...out.values()];
 }

@@ -105,7 +105,8 @@ const VOLATILE = (ingredient: MediumPart['ingredient']): boolean => {
   return kind === 'solvent' || kind === 'drier' || kind === 'retarder';
 };
 
-const MIX_MAX = 32;
+/** As many as eight colours of twelve tubes hold. */
+const MIX_MAX = 96;
 
 export const recipeSchema = z
   .object({
@@ -164,7 +165,8 @@ export const recipeSchema = z
         'A share of medium is set but the medium is empty. Add an ingredient or set the share to 0 %.',
       );
     }
-    const kinds = new Set(recipe.mix.map((part) => BINDERS[binderOfPart(part)].kind === 'acrylic'));
+    const every = [...recipe.mix, ...(recipe.colours ?? []).flatMap((colour) => colour.mix)];
+    const kinds = new Set(every.map((part) => BINDERS[binderOfPart(part)].kind === 'acrylic'));
     if (kinds.size > 1) {
       issue(
         'mix',

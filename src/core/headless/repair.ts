@@ -3,7 +3,8 @@ import { CoreError } from '../errors';
 import { recipeSchema } from '../film/recipe';
 import { STUDIO_HANDBOOK } from '../handbook';
 import type { AssessOptions } from '../painting';
-import { coatAreaCm2, lossesOf, paintNeeded } from '../quantity';
+import { lossesOf, paintNeeded } from '../quantity';
+import { toLayCm2 } from '../session/pace';
 import { repairsFor, repairSentence, wishesFor, wishSentence, type RepairRequest } from '../repair';
 import type { DefineVerb } from './define';
 import { coatId, optionsOf, paintingOf, stackInputSchema } from './painting-input';
@@ -29,7 +30,7 @@ const iso = (ms: number | null): string | null => (ms === null ? null : new Date
 function coatPaintMl({ painting, coatId: id }: RepairRequest): number | null {
   const coat = painting.coats.find((c) => c.id === id)!;
   if (coat.recipe.mix.length === 0) return null;
-  const area = coatAreaCm2(painting, coat, coat.passageIds);
+  const area = toLayCm2(painting, coat, coat.passageIds);
   return paintNeeded(STUDIO_HANDBOOK, coat.recipe, area, lossesOf(STUDIO_HANDBOOK, painting))
     .paintMl;
 }

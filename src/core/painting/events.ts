@@ -4,7 +4,7 @@ import { CoreError } from '../errors';
 import { groundLaidAtMs } from './ground';
 import { changed, coatOf, pastMs, requirePassages, type Making } from './making';
 import type { Coat, HowReduced, Painting, PaintingEvent, Spot } from './schema';
-import { sameSpot, unlaidPassages } from './sites';
+import { liesOn, sameSpot, unlaidPassages } from './sites';
 
 export interface Laying {
   coatId: string;
@@ -40,9 +40,28 @@ function requireSpot(spot: Spot | null): void {
   }
 }
 
+/** Throws `order` for a time at which there was no ground yet. */
+export function afterGround(painting: Painting, at: string): void {
+  const ground = groundLaidAtMs(painting.ground) ?? -Infinity;
+  if (Date.parse(at) < ground) {
+    throw new CoreError(
+      'order',
+      'at',
+      'That is before the ground was laid. Give a later time, or correct the ground.',
+    );
+  }
+}
+
 /** A coat is laid where it waits to be laid; more of it, where some of it lies. */
-function requireWaiting(painting: Painting, coat: Coat, { passageIds, more }: Laying): void {
+function requireWaiting(painting: Painting, coat: Coat, { passageIds, spot, more }: Laying): void {
   const nameOf = (id: string) => painting.passages.find((p) => p.id === id)!.name;
+  const twice = spot && !more && passageIds.find((id) => liesOn(painting, coat, id, spot.name));
+  if (twice)
+    throw new CoreError(
+      'not-covered',
+      'spot.name',
+      `"${coat.name}" lies on ${spot.name} of ${nameOf(twice)} already. Give the part another name, or lay it there again.`,
+    );
   const waiting = unlaidPassages(painting, coat);
   const here = (id: string): boolean =>
     more
@@ -75,14 +94,7 @@ export function layCoat(painting: Painting, laying: Laying, making: Making): Pai
     );
   }
   requireWaiting(painting, coat, laying);
-  const ground = groundLaidAtMs(painting.ground) ?? -Infinity;
-  if (Date.parse(laying.at) < ground) {
-    throw new CoreError(
-      'order',
-      'at',
-      'That is before the ground was laid. Give a later time, or correct the ground.',
-    );
-  }
+  afterGround(painting, laying.at);
   const event: PaintingEvent = {
     id: making.newId(),
     kind: 'laid',

@@ -43,10 +43,19 @@ export const assessAt = (
   coatId: string | null,
   options: AssessOptions,
 ): PaintingAssessment =>
-  assessPainting(asItWas(painting, until, coatId), {
-    ...options,
-    nowMs: typeof until === 'number' ? until : Date.parse(until.at),
-  });
+  assessPainting(
+    asItWas(painting, until, coatId),
+    optionsAt(options, typeof until === 'number' ? until : Date.parse(until.at)),
+  );
+
+const HOUR_MS = 3_600_000;
+
+/** With what a film is judged at another hour: the air of that hour, where it is followed. */
+export const optionsAt = (options: AssessOptions, nowMs: number): AssessOptions => ({
+  ...options,
+  nowMs,
+  climate: options.air ? options.air.meanBetween(nowMs, nowMs + HOUR_MS) : options.climate,
+});
 
 /** The stack of a passage, or of a spot of it where that has one of its own. */
 export function stackAt(

@@ -16,7 +16,6 @@ export {
 export { DEADLINE_QUANTILE, PLANNING_QUANTILE } from './pair';
 export { isOnEasel, restsUntilMs } from './easel';
 export { coatOf, type Making } from './making';
-export { asItWas, assessAt, stackAt, topAt } from './hour';
 export { gessoThicknessUm, groundReadyAtMs, isOilGround } from './ground';
 export { mergePaintings } from './merge';
 export type { Film } from './reduce';

@@ -133,3 +133,8 @@ export function liftsAt(layer: Layer, ms: number): boolean {
 /** The coat to come next. */
 export const nextPlanned = (stack: SiteStack): Layer | null =>
   stack.layers.find((layer) => layer.planned) ?? null;
+
+const WIPES_OFF: ReadonlySet<Layer['state']> = new Set(['open', 'setting', 'tacky']);
+
+/** Whether a film still came off with a rag at the hour it is looked at. What has set has to be scraped or sanded. */
+export const wipesOff = (top: Layer): boolean => WIPES_OFF.has(top.state);

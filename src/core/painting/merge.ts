@@ -44,6 +44,49 @@ function mergePassages(base: Passage[], mine: Passage[], theirs: Passage[]): Pas
 }
 
 /**
+ * A passage that one side joined or took out, and the other laid something on, is there again: nothing that was done is
+ * lost. What only says something of a passage that is gone goes with it.
+ */
+function withPassagesNamed(
+  base: Painting,
+  mine: Painting,
+  theirs: Painting,
+  merged: Painting,
+): Painting {
+  const here = new Set(merged.passages.map((p) => p.id));
+  const named = new Set(
+    merged.events.flatMap((e) => (e.kind === 'laid' ? e.passageIds : [e.passageId])),
+  );
+  const back = [...mine.passages, ...theirs.passages, ...base.passages].filter(
+    (p, i, all) => named.has(p.id) && !here.has(p.id) && all.findIndex((q) => q.id === p.id) === i,
+  );
+  const all = [...merged.passages, ...back];
+  const ids = new Set(all.map((p) => p.id));
+  const total = all.reduce((sum, p) => sum + p.share, 0);
+  const lost = merged.coats.some((c) => c.passageIds.some((id) => !ids.has(id)));
+  const dangling =
+    merged.touches.flat().some((id) => !ids.has(id)) ||
+    (merged.bothers ?? []).some((b) => b.passageId !== null && !ids.has(b.passageId));
+  if (back.length === 0 && !lost && !dangling) return merged;
+  const kept = (list: string[]): string[] => list.filter((id) => ids.has(id));
+  return {
+    ...merged,
+    passages: back.length === 0 ? all : all.map((p) => ({ ...p, share: p.share / total })),
+    touches: merged.touches.filter((pair) => pair.every((id) => ids.has(id))),
+    coats: merged.coats
+      .map((c) => ({ ...c, passageIds: kept(c.passageIds) }))
+      .filter((c) => c.passageIds.length > 0),
+    ...(merged.bothers
+      ? {
+          bothers: merged.bothers.map((b) =>
+            b.passageId !== null && !ids.has(b.passageId) ? { ...b, passageId: null } : b,
+          ),
+        }
+      : {}),
+  };
+}
+
+/**
  * Merge two descendants of one painting, so that two tabs that both wrote lose nothing. Entries and
  * coats merge one by one; for single values `mine` holds where it changed.
  */
@@ -51,7 +94,7 @@ export function mergePaintings(base: Painting, mine: Painting, theirs: Painting)
   const pick = <K extends keyof Painting>(key: K): Painting[K] =>
     JSON.stringify(mine[key]) === JSON.stringify(base[key]) ? theirs[key] : mine[key];
   const { easel: _easel, study: _study, ...whole } = mine;
-  return {
+  return withPassagesNamed(base, mine, theirs, {
     ...whole,
     title: pick('title'),
     support: pick('support'),
@@ -65,5 +108,5 @@ export function mergePaintings(base: Painting, mine: Painting, theirs: Painting)
     ...optionalLists(base, mine, theirs),
     revision: Math.max(mine.revision, theirs.revision) + 1,
     updatedAt: mine.updatedAt > theirs.updatedAt ? mine.updatedAt : theirs.updatedAt,
-  };
+  });
 }

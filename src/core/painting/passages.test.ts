@@ -1,4 +1,3 @@
-import { CoreError } from '../errors';
 import {
   DAY,
   INPUT,
@@ -10,6 +9,7 @@ import {
   optionsAt,
   stackOf,
 } from '../tests/paintings';
+import { refusal } from '../tests/refusal';
 import { FLESH, recipe } from '../tests/recipes';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { minutesOf, USUAL_PACE } from '../session/pace';
@@ -24,11 +24,14 @@ import {
   sameDone,
   splitPassage,
 } from './passages';
+import { evidenceOf } from './evidence';
+import { noteBother } from './notes-of';
 import { recordLaying } from './record';
 import { paintingSchema } from './schema';
 import { changeBasics, changeMethod, fromStudy } from './start';
+import { touchFilm } from './touch';
 import { varnishWait } from './varnish';
-import { assessPainting, isLaid, type Painting } from '.';
+import { assessPainting, isLaid, mergePaintings, type Painting } from '.';
 
 const options = optionsAt();
 const idsOf = (p: Painting): string[] => p.passages.map((x) => x.id);
@@ -36,15 +39,6 @@ const plan = stackOf([recipe(FLESH), recipe(FLESH)]);
 const [jars, wall] = plan.passages.map((p) => p.id) as [string, string];
 const lay = (p: Painting, coatId: string, passageIds: string[], daysAgo: number): Painting =>
   recordLaying(p, { coatId, passageIds, at: isoDaysAgo(daysAgo), spot: null }, options, making());
-const refusal = (f: () => unknown): string => {
-  try {
-    f();
-  } catch (error) {
-    if (error instanceof CoreError) return error.code;
-    throw error;
-  }
-  return 'accepted';
-};
 const valid = (p: Painting): Painting => {
   expect(paintingSchema.safeParse(p).error?.issues ?? []).toEqual([]);
   return p;
@@ -73,6 +67,44 @@ describe('which passages there are', () => {
     expect([isLaid(p, p.coats[0]!, hand), isLaid(p, p.coats[1]!, hand)]).toEqual([true, false]);
     expect(films(p)[2]).toEqual(['hand', [null, ['c0']]]);
     expect(p.touches.some((t) => t.includes(hand) && t.includes(wall))).toBe(true);
+  });
+
+  test('what the finger found there teaches once', () => {
+    const touched = touchFilm(
+      laid,
+      {
+        passageId: wall,
+        spotName: null,
+        at: isoDaysAgo(28),
+        finding: 'tacky',
+        twistMarks: false,
+      },
+      making(),
+    );
+    const p = splitPassage(touched, wall, { name: 'hand', share: 0.2 }, making());
+    expect(evidenceOf(p, options).flatMap((film) => film.tests)).toHaveLength(1);
+  });
+
+  test('a passage that one tab joins while another paints on it is there again', () => {
+    const split = splitPassage(laid, wall, { name: 'hand', share: 0.2 }, making());
+    const hand = split.passages[2]!.id;
+    const joined = joinPassages(split, hand, wall, making());
+    const painted = lay(split, 'c1', [hand], 1);
+    for (const merged of [
+      mergePaintings(split, joined, painted),
+      mergePaintings(split, painted, joined),
+    ]) {
+      valid(merged);
+      const laidThere = assessPainting(merged, options)
+        .passages.flatMap(({ base, spots }) => [base, ...spots])
+        .some((s) => s.layers.some((l) => !l.planned && l.film.coatIds.includes('c1')));
+      expect(laidThere).toBe(true);
+    }
+    // Taken out here, planned for and bothering there: what only speaks of it goes with it.
+    const gone = removePassage(plan, wall, making());
+    const bothered = noteBother(plan, 'too warm', wall, making());
+    valid(mergePaintings(plan, gone, bothered));
+    valid(mergePaintings(plan, bothered, gone));
   });
 
   test('joined where the same was done, a passage leaves no seam', () => {
@@ -163,6 +195,10 @@ describe('what a painting stands on, and how it goes on', () => {
 
   test('a large one is begun from its study, at its proportion, and linked', () => {
     const study = lay(plan, 'c0', [jars], 30);
+    const oil = { kind: 'oil-ground', laidAt: isoDaysAgo(200) } as const;
+    const anew = fromStudy({ ...study, ground: oil }, { title: 'x', widthMm: 900 }, making());
+    // Its own ground: that of the study was laid on the study.
+    expect(anew.ground).toEqual({ ...oil, laidAt: NOW });
     const large = valid(fromStudy(study, { title: 'Large', widthMm: 1500 }, making()));
     expect(large.support).toMatchObject({ widthMm: 1500, heightMm: 1200 });
     expect(large.study).toEqual({ paintingId: study.id, title: study.title, scale: 3 });

@@ -1,10 +1,9 @@
 import { CoreError } from '../errors';
 import { changed, requirePassages, type Making } from './making';
 import type { Coat, Painting, PaintingEvent, Spot } from './schema';
+import { PASSAGES_MAX } from './vocabulary';
 
 /** Changes of which passages a painting has. What was laid stays where it lies. */
-
-const PASSAGES_MAX = 8;
 
 const passageOf = (painting: Painting, id: string) => {
   requirePassages(painting, [id]);
@@ -21,8 +20,8 @@ const requireName = (painting: Painting, name: string): string => {
 };
 
 /**
- * Cut a new passage out of one that is there: a subject added in week three, a passage split in two. Whatever was laid,
- * wiped or found on the old one by then is on the new one too, and what is planned for it is planned for both.
+ * Cut a new passage out of one that is there: a subject added in week three, a passage split in two. Whatever was laid
+ * or wiped on the old one by then is on the new one too, and what is planned for it is planned for both.
  * @param share of the whole picture; less than the old passage has
  */
 export function splitPassage(
@@ -45,7 +44,8 @@ export function splitPassage(
   const also = (ids: string[]): string[] => (ids.includes(passageId) ? [...ids, id] : ids);
   const events = painting.events.flatMap((event): PaintingEvent[] => {
     if (event.kind === 'laid') return [{ ...event, passageIds: also(event.passageIds) }];
-    return event.passageId === passageId
+    // What the finger found was found once, on a film that is one: told twice it would teach twice.
+    return event.kind === 'reduced' && event.passageId === passageId
       ? [event, { ...event, id: making.newId(), passageId: id }]
       : [event];
   });

@@ -1,24 +1,15 @@
 import fc from 'fast-check';
-import { CoreError } from '../errors';
 import { dryVolume } from '../film';
 import { DAY, isoDaysAgo, making, NOW, NOW_MS, optionsAt, stackOf } from '../tests/paintings';
+import { refusal } from '../tests/refusal';
 import { FLESH, part, recipe, tube } from '../tests/recipes';
 import { today } from '../today';
 import { assessPainting, isBegun, isLaid, shareToLay, type Painting, type Spot } from '.';
 import { settleLater } from './hour';
-import {
-  correctEntry,
-  dabOf,
-  implausible,
-  layAlso,
-  leaveRest,
-  likeCoat,
-  recordLaying,
-  recordNewCoat,
-  recordRemoval,
-  recordWithout,
-  type LayingEntry,
-} from './record';
+import { correctEntry, implausible, recordWithout } from './correct';
+import { dabOf, likeCoat } from './improvise';
+import { leaveRest, recordLaying, recordRemoval, type LayingEntry } from './record';
+import { layAlso, recordNewCoat } from './record-new';
 import { paintingSchema } from './schema';
 
 const HOUR = DAY / 24;
@@ -36,15 +27,6 @@ const lay = (painting: Painting, entry: Partial<LayingEntry>): Painting =>
     making(),
   );
 const half = (name: string): Spot => ({ name, share: 0.5 });
-const refusal = (f: () => unknown): string => {
-  try {
-    f();
-  } catch (error) {
-    if (error instanceof CoreError) return error.code;
-    throw error;
-  }
-  return 'accepted';
-};
 
 /** What lies where: every site with its films, whatever the entries are called. */
 const films = (painting: Painting) =>
@@ -306,6 +288,21 @@ describe('in whatever order it is entered', () => {
     );
     expect(corrected).toBeGreaterThan(30);
   });
+});
+
+test('a part is laid once under its name, and nothing before there was a ground', () => {
+  const part_ = lay(plan, { at: hoursAgo(5), spot: { name: 'the lid', share: 0.2 } });
+  expect(refusal(() => lay(part_, { spot: { name: ' The Lid', share: 0.3 } }))).toBe('not-covered');
+  const grounded: Painting = {
+    ...part_,
+    ground: { kind: 'acrylic-gesso', coats: 3, laidAt: isoDaysAgo(2) },
+  };
+  const [event] = grounded.events;
+  const dated = (at: string) => () => correctEntry(grounded, event!.id, { at }, options, making());
+  expect([refusal(dated(isoDaysAgo(3))), refusal(dated(isoDaysAgo(1)))]).toEqual([
+    'order',
+    'accepted',
+  ]);
 });
 
 test('nothing entered, nothing settled', () => {

@@ -1,12 +1,12 @@
 import type { Left, RemovalTool } from '@/data/applications';
 import { CORRECTIONS } from '@/data/corrections';
-import { overWhatIsLaid } from './coats';
 import { CoreError } from '../errors';
-import { firstToCome, layCoat, reduceFilm, withoutEvent } from './events';
+import { firstToCome, layCoat, reduceFilm } from './events';
+import { likeCoat } from './improvise';
 import { assessAt, meetingsOf, settleLater, topAt } from './hour';
-import type { AssessOptions, Layer, PaintingAssessment } from './layer';
+import { wipesOff, type AssessOptions, type PaintingAssessment } from './layer';
 import { changed, coatOf, pastMs, type Making } from './making';
-import type { Coat, HowReduced, Painting, PaintingEvent, Spot } from './schema';
+import type { Coat, HowReduced, Painting, Spot } from './schema';
 import { shareToLay } from './sites';
 
 /** What is entered as it happened at the easel: each entry is judged by what lay there at its hour. */
@@ -24,9 +24,6 @@ export interface LayingEntry {
   more?: number;
 }
 
-/** A part that is as good as all of it is all of it. */
-const WHOLE_FROM = 0.985;
-
 /**
  * Lay a coat, all of it or a part, as one entry for each way it meets what lies there at that hour. Later entries that
  * were laid on it are settled anew. Throws what `layCoat` throws.
@@ -40,7 +37,9 @@ export function recordLaying(
   const coat = coatOf(painting, entry.coatId);
   const atMs = pastMs(entry.at, making.now);
   const spot =
-    coat.spot === null && entry.spot !== null && entry.spot.share >= WHOLE_FROM ? null : entry.spot;
+    coat.spot === null && entry.spot !== null && entry.spot.share >= CORRECTIONS.wholeFrom
+      ? null
+      : entry.spot;
   const recipe =
     entry.more === undefined
       ? coat.recipe
@@ -94,11 +93,6 @@ export interface RemovalEntry {
   /** The coat that was taken off is planned once more there. */
   repaint?: boolean;
 }
-
-const WIPES_OFF = new Set(['open', 'setting', 'tacky']);
-
-/** Whether a film still came off with a rag at the hour it is looked at. What has set has to be scraped or sanded. */
-export const wipesOff = (top: Layer): boolean => WIPES_OFF.has(top.state);
 
 const placeName = (painting: Painting, { passageId, spotName }: Place): string => {
   const name = painting.passages.find((p) => p.id === passageId)?.name ?? 'that passage';
@@ -234,154 +228,4 @@ export function leaveRest(
   return changed(painting, making, {
     coats: painting.coats.map((c) => (c.id === coatId ? next : c)),
   });
-}
-
-/** A coat put over what is laid and laid at once: a dab, the same again, a passage oiled out. */
-export function recordNewCoat(
-  painting: Painting,
-  coat: Coat,
-  at: string,
-  options: AssessOptions,
-  making: Making,
-): Painting {
-  const planned = changed(painting, making, { coats: overWhatIsLaid(painting, coat) });
-  return recordLaying(
-    planned,
-    { coatId: coat.id, passageIds: coat.passageIds, at, spot: coat.spot },
-    options,
-    making,
-  );
-}
-
-/** A new coat of the same paint as one that is there. What was decided or reasoned for that one is not carried over. */
-export function likeCoat(coat: Coat, id: string, change: Partial<Coat>): Coat {
-  const { overruled: _o, why: _w, enough: _e, minutes: _m, ...same } = coat;
-  return { ...same, ...change, id };
-}
-
-/** A touch of paint of a coat on some places, each a spot called so. */
-export function dabOf(coat: Coat, id: string, passageIds: string[], name: string): Coat {
-  return likeCoat(coat, id, {
-    name,
-    role: 'detail',
-    passageIds,
-    onto: 'touch-dry',
-    spot: { name, share: CORRECTIONS.dabShare },
-  });
-}
-
-/** The same coat on a passage it was not meant for: planned there too, and laid. */
-export function layAlso(
-  painting: Painting,
-  coatId: string,
-  passageId: string,
-  at: string,
-  options: AssessOptions,
-  making: Making,
-): Painting {
-  const coat = coatOf(painting, coatId);
-  const wider = changed(painting, making, {
-    coats: painting.coats.map((c) =>
-      c.id === coatId && !c.passageIds.includes(passageId)
-        ? { ...coat, passageIds: [...coat.passageIds, passageId] }
-        : c,
-    ),
-  });
-  return recordLaying(
-    wider,
-    { coatId, passageIds: [passageId], at, spot: coat.spot },
-    options,
-    making,
-  );
-}
-
-/** What may be corrected of an entry. The caller validates the result. */
-export type EntryCorrection = Partial<{
-  at: string;
-  spot: Spot | null;
-  intoWet: boolean;
-  left: Left;
-  finding: Extract<PaintingEvent, { kind: 'touched' }>['finding'];
-  recipe: Coat['recipe'];
-}>;
-
-/**
- * An entry as it really was: another hour, another part, another amount left. Later entries are settled anew. Throws the
- * refusals of times.
- */
-export function correctEntry(
-  painting: Painting,
-  eventId: string,
-  correction: EntryCorrection,
-  options: AssessOptions,
-  making: Making,
-): Painting {
-  const was = painting.events.find((e) => e.id === eventId);
-  if (!was) throw new CoreError('nothing-there', 'eventId', 'That entry is there no longer.');
-  const at = correction.at ?? was.at;
-  pastMs(at, making.now);
-  const { at: _at, intoWet, ...rest } = correction;
-  const entry = {
-    ...was,
-    ...rest,
-    at: new Date(at).toISOString(),
-    // What the painter says of it himself, no forecast decides again.
-    ...(intoWet === undefined ? {} : { intoWet, saidWet: true }),
-  } as PaintingEvent;
-  const others = changed(painting, making, {
-    events: painting.events.map((e) => (e.id === eventId ? entry : e)),
-  });
-  const judged =
-    entry.kind === 'laid' && !entry.saidWet ? meetAgain(others, entry, options, making) : others;
-  return settleLater(painting, judged, options, making.newId);
-}
-
-/** Take an entry back, as if it had never been made; what was laid on it is settled anew. */
-export const recordWithout = (
-  painting: Painting,
-  eventId: string,
-  options: AssessOptions,
-  making: Making,
-): Painting =>
-  settleLater(painting, withoutEvent(painting, eventId, making), options, making.newId);
-
-/** An entry that was dated anew meets what lay there at its new hour. */
-function meetAgain(
-  painting: Painting,
-  entry: Extract<PaintingEvent, { kind: 'laid' }>,
-  options: AssessOptions,
-  { newId }: Making,
-): Painting {
-  const atMs = Date.parse(entry.at);
-  const was = assessAt(painting, entry, null, options);
-  const groups = meetingsOf(was, entry, entry.passageIds, atMs);
-  const { joins: _joins, ...rest } = entry;
-  const pieces = groups.map(({ passageIds, intoWet, joins }, i) => ({
-    ...rest,
-    passageIds,
-    intoWet,
-    ...(joins ? { joins: true } : {}),
-    id: i === 0 ? entry.id : newId(),
-  }));
-  return {
-    ...painting,
-    events: painting.events.flatMap((e): PaintingEvent[] => (e.id === entry.id ? pieces : [e])),
-  };
-}
-
-const DAY_MS = 86_400_000;
-/** Entries further back than this are asked about. */
-const LONG_AGO_DAYS = 365;
-/** Entries this long before the painting was begun here are asked about. */
-const BEFORE_BEGUN_DAYS = 60;
-
-/** Why a date is asked about before it is kept: a question in a painter's words; null where it is likely enough. */
-export function implausible(painting: Painting, at: string, now: string): string | null {
-  const ms = Date.parse(at);
-  const daysAgo = (Date.parse(now) - ms) / DAY_MS;
-  if (daysAgo > LONG_AGO_DAYS)
-    return `That is ${Math.round(daysAgo / 365) > 1 ? `${Math.round(daysAgo / 365)} years` : 'a year'} ago. Is it meant so?`;
-  if ((Date.parse(painting.createdAt) - ms) / DAY_MS > BEFORE_BEGUN_DAYS)
-    return 'That is months before this painting was begun here. Is it meant so?';
-  return null;
 }

@@ -19,6 +19,9 @@ import {
   SUPPORT_KINDS,
 } from './vocabulary';
 
+/** A painter makes at most eight (`PASSAGES_MAX`); two tabs that each made some may come to more between them. */
+const PASSAGES_KEPT = 16;
+
 const id = idSchema();
 const timestamp = z.iso.datetime({
   error: 'Must be a date and time such as 2026-02-17T10:15:00.000Z.',
@@ -140,7 +143,7 @@ export const coatSchema = z.object({
   /** How fine the work in it is, where it is not the usual of its kind: what its minutes are reckoned from. */
   fineness: z.enum(FINENESS).optional(),
   /** Passages on which a part of it was laid and no more of it is wanted. */
-  enough: z.array(id).max(8).optional(),
+  enough: z.array(id).max(PASSAGES_KEPT).optional(),
 });
 const LEFT = Object.keys(LEFT_FRACTION) as [Left, ...Left[]];
 
@@ -260,7 +263,7 @@ export const paintingSchema = z
     passages: z
       .array(passageSchema)
       .min(1, { error: 'At least one passage.' })
-      .max(8, { error: 'At most 8 passages.' }),
+      .max(PASSAGES_KEPT, { error: `At most ${PASSAGES_KEPT} passages.` }),
     /** Pairs of passages that touch each other. */
     touches: z.array(z.tuple([id, id])),
     coats: z.array(coatSchema).max(500),

@@ -1,4 +1,5 @@
 import type { Coat, FilmEvent, LaidEvent, Painting, PaintingEvent } from './schema';
+import { CORRECTIONS } from '@/data/corrections';
 import { remember } from '../remember';
 
 /** One place with one stack of films: a passage without its spots, or one spot (or part) of it. */
@@ -28,8 +29,8 @@ export const inTimeOrder = remember('time order', (events: PaintingEvent[]): Pai
     .map(({ event }) => event),
 );
 
-/** From this share on the parts of a coat are all of it: three thirds typed as 33 %. */
-const ALL_OF_IT = 0.985;
+/** From this share on the parts of a coat are all of it. */
+const ALL_OF_IT = CORRECTIONS.wholeFrom;
 
 /** How far one coat has got on one passage. */
 interface Reach {
@@ -86,6 +87,10 @@ export function shareToLay(painting: Painting, coat: Coat, passageId: string): n
   const reach = reachOf(painting, coat.id, passageId);
   return reach ? Math.max(1 - ALL_OF_IT, 1 - partsShare(reach)) : 1;
 }
+
+/** Whether a coat was laid on a part that is called so. */
+export const liesOn = (painting: Painting, coat: Coat, passageId: string, part: string): boolean =>
+  reachOf(painting, coat.id, passageId)?.parts.has(spotKey(part)) === true;
 
 /** Whether only a part of a coat lies on a passage, and the rest is still meant. */
 export const isBegun = (painting: Painting, coat: Coat, passageId: string): boolean =>
@@ -231,6 +236,12 @@ export function historyAt(
     ),
   };
 }
+
+/** The parts and spots of a passage on which anything lies, each with the last share that was said of it. */
+export const laidParts = (painting: Painting, passageId: string): Site[] =>
+  sitesOf(passageId, { ...historyOf(painting, passageId), planned: [] }).filter(
+    (site) => site.spotName !== null,
+  );
 
 /** What was laid, in the order in which it was laid. */
 export const laidEvents = (painting: Painting): LaidEvent[] =>

@@ -132,6 +132,22 @@ function requireMethod(ground: Ground, key: MethodKey): void {
   }
 }
 
+/** A ground of the same kind on another support: when it was laid is not known, or, where it must be, it is laid now. */
+function groundAnew(ground: Ground, now: string): Ground {
+  switch (ground.kind) {
+    case 'acrylic-gesso':
+    case 'chalk-glue': {
+      const { laidAt: _then, ...rest } = ground;
+      return rest;
+    }
+    case 'oil-ground':
+    case 'alkyd-ground':
+      return { ...ground, laidAt: now };
+    default:
+      return ground;
+  }
+}
+
 /**
  * A painting begun from a study, at another size: the same passages, method and coats, nothing laid, and a link to where
  * it comes from.
@@ -144,7 +160,6 @@ export function fromStudy(
   const scale = widthMm / study.support.widthMm;
   const ids = new Map(study.passages.map((p) => [p.id, making.newId()]));
   const here = (id: string): string => ids.get(id)!;
-  const { ground } = study;
   return {
     schemaVersion: PAINTING_SCHEMA_VERSION,
     id: making.newId(),
@@ -157,7 +172,7 @@ export function fromStudy(
       widthMm,
       heightMm: Math.round(study.support.heightMm * scale),
     },
-    ground,
+    ground: groundAnew(study.ground, making.now),
     method: study.method,
     school: study.school,
     passages: study.passages.map((p) => ({ ...p, id: here(p.id) })),

@@ -1,5 +1,4 @@
 import { STUDIO_HANDBOOK } from '../handbook';
-import { CoreError } from '../errors';
 import { constantAir, REFERENCE_CLIMATE } from '../drying';
 import { learn } from '../learn/learn';
 import {
@@ -12,9 +11,10 @@ import {
   optionsAt,
   stackOf,
 } from '../tests/paintings';
+import { refusal } from '../tests/refusal';
 import { FLESH, recipe, tube } from '../tests/recipes';
 import { correctionCoat, type AddedCorrection } from './corrections';
-import { recordNewCoat } from './record';
+import { recordNewCoat } from './record-new';
 import { evidenceOf } from './evidence';
 import { layCoat, reduceFilm } from './events';
 import { gatesOf, noteBother, openBothers, passGate, reworkOf, settleBother } from './notes-of';
@@ -27,15 +27,6 @@ import { paintingSchema } from './schema';
 const newPainting = (): Painting =>
   stackOf([recipe(FLESH), recipe(FLESH, 0, [], 40), recipe(FLESH)]);
 
-const refusal = (f: () => unknown): string => {
-  try {
-    f();
-  } catch (error) {
-    if (error instanceof CoreError) return error.code;
-    throw error;
-  }
-  return 'accepted';
-};
 const lay = (
   p: Painting,
   i: number,

@@ -14,6 +14,9 @@ export const FLEXIBLE: ReadonlySet<Support['kind']> = new Set(['canvas', 'linen'
 /** Supports with a weave, loose or glued down: they take more paint. */
 export const CLOTH: ReadonlySet<Support['kind']> = new Set(['canvas', 'linen', 'linen-on-panel']);
 
+/** Passages that a painter parts a picture into, at most. */
+export const PASSAGES_MAX = 8;
+
 export const SIZES = ['none', 'glue', 'acrylic'] as const;
 
 export const OLD_SURFACES = ['matt', 'glossy', 'varnished', 'waxed'] as const;

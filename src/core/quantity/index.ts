@@ -24,7 +24,6 @@ export {
 export { oilingOutDose, type OilingOutDose } from './oiling-out';
 export { cm2PerMl, paintNeeded, tubeCover, type Losses, type PaintNeeded } from './paint-needed';
 export {
-  coatAreaCm2,
   lossesOf,
   needsOf,
   shoppingList,

@@ -2,17 +2,9 @@ import type { CabinetPaint } from '../cabinet/schema';
 import { asTube } from '../cabinet/paints';
 import type { Handbook } from '../handbook';
 import { tubePaint, type MediumPart, type TubePart } from '../film';
-import { areaCm2, CLOTH, unlaidPassages, type Coat, type Painting } from '../painting';
+import { CLOTH, unlaidPassages, type Coat, type Painting } from '../painting';
 import { toLayCm2 } from '../session/pace';
 import { paintNeeded, type Losses, type PaintNeeded } from './paint-needed';
-
-/** Area a coat still covers, cm2: the passages it is not laid on yet, or its spot of them. */
-export function coatAreaCm2(painting: Painting, coat: Coat, passageIds: string[]): number {
-  const share = painting.passages
-    .filter((p) => passageIds.includes(p.id))
-    .reduce((s, p) => s + p.share, 0);
-  return areaCm2(painting.support) * share * (coat.spot?.share ?? 1);
-}
 
 /** Panels are smooth; cloth takes more. */
 export const lossesOf = (handbook: Handbook, painting: Painting): Losses => ({

@@ -2,6 +2,7 @@ import { FINENESS_FACTOR, LEAST_WORK_MINUTES, PACE, PACE_AREA_CM2, WORK_PACE } f
 import type { Coat, CoatRole, LaidEvent, Painting } from '../painting/schema';
 import { laidEvents, laidShare, shareToLay } from '../painting/sites';
 import { areaCm2 } from '../painting/vocabulary';
+import { remember } from '../remember';
 import type { Session } from './schema';
 import { workedMinutes } from './time';
 
@@ -73,6 +74,13 @@ export function minutesOf(
   return Math.max(LEAST_WORK_MINUTES, roundUp(usualMinutes(coat, cm2) * pace[coat.role]));
 }
 
+/** Entries by their coat: asked for once for every work of every session. */
+const laidByCoat = remember('laid by coat', (painting: Painting): Map<string, LaidEvent[]> => {
+  const out = new Map<string, LaidEvent[]>();
+  for (const e of laidEvents(painting)) out.set(e.coatId, [...(out.get(e.coatId) ?? []), e]);
+  return out;
+});
+
 /**
  * The painter's own pace by kind of coat: the usual counts as two sessions, and every coat, or part of one, that was
  * laid after ten minutes of work or more as one, on the logarithm. What counts is the area that was really laid, over
@@ -91,9 +99,8 @@ export function paceOf(sessions: Session[], paintings: Record<string, Painting |
       if (!painting || !coat) continue;
       const key = [painting.id, coat.id, ...work.passageIds].join('|');
       const minutes = (spent.get(key) ?? 0) + workedMinutes(work, Date.parse(session.endedAt!));
-      const laid = laidEvents(painting).filter(
-        (e) =>
-          e.coatId === coat.id && e.at >= session.startedAt && e.at <= session.endedAt! && !e.more,
+      const laid = (laidByCoat(painting).get(coat.id) ?? []).filter(
+        (e) => e.at >= session.startedAt && e.at <= session.endedAt! && !e.more,
       );
       const cm2 = laid.reduce((sum, e) => sum + laidCm2(painting, e, work.passageIds), 0);
       spent.set(key, cm2 > 0 ? 0 : minutes);

@@ -1,9 +1,9 @@
-import { CoreError } from '../errors';
 import { constantAir, REFERENCE_CLIMATE } from '../drying';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { layCoat } from '../painting/events';
 import { assessPainting, topLaid } from '../painting';
 import { newPainting, NOW, NOW_MS, optionsAt } from '../tests/paintings';
+import { refusal } from '../tests/refusal';
 import { FLESH, part, recipe } from '../tests/recipes';
 import {
   addPhoto,
@@ -57,15 +57,6 @@ const begun = (names = ['tone', 'glaze', 'scumble']): Session =>
     { works: names.map((x) => work(x)), boxMinutes: 120, goal: ' the wall ' },
     making(0),
   );
-const refusal = (f: () => unknown): string => {
-  try {
-    f();
-  } catch (error) {
-    if (error instanceof CoreError) return error.code;
-    throw error;
-  }
-  return 'accepted';
-};
 
 test('the first work is in hand at once; done, the next is; the clock stands in pauses', () => {
   let s = begun();

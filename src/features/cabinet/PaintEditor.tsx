@@ -6,6 +6,8 @@ import { mixColour } from '@/core/optics';
 import { BINDER_KEYS, BINDERS } from '@/data/binders';
 import { Figure, Figures } from '@/features/Figures';
 import { Hazards } from '@/features/Hazards';
+import { temperatureWords } from '@/features/units';
+import { useTemperatureUnit } from '@/features/useTemperature';
 import { PigmentPicker } from '@/features/PigmentPicker';
 import { FormState, useRowKeys } from '@/forms';
 import { Action } from '@/ui/Action';
@@ -145,6 +147,7 @@ function PigmentLines({ edit: { form } }: { edit: PaintEdit }) {
 /** What follows from all this, as it is typed. */
 function PaintReckoned({ edit }: { edit: PaintEdit }) {
   const paint = edit.form.value;
+  const unit = useTemperatureUnit();
   if (!paint) return null;
   const { composition: c, touchDays } = paintFigures(paint);
   return (
@@ -178,7 +181,11 @@ function PaintReckoned({ edit }: { edit: PaintEdit }) {
           value={c.reducedPvc === null ? '–' : c.reducedPvc.toFixed(2)}
           note="above 1 is chalky"
         />
-        <Figure name="touch-dry" value={duration(touchDays)} note="50 µm, neat, 20 °C" />
+        <Figure
+          name="touch-dry"
+          value={duration(touchDays)}
+          note={`50 µm, neat, ${temperatureWords(20, unit)}`}
+        />
       </Figures>
     </View>
   );

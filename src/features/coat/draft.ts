@@ -2,7 +2,7 @@ import { APPLICATIONS, type ApplicationKey } from '@/data/applications';
 import type { MaterialKey } from '@/data/materials';
 import { mixOfColours } from '@/core/film';
 import type { Coat, CoatRole, Painting } from '@/core/painting';
-import { likeCoat } from '@/core/painting/record';
+import { likeCoat } from '@/core/painting/improvise';
 import type { Tube } from '@/features/tubes';
 import { ROLE_NAME } from './names';
 import type { Draft, Typed } from '@/forms';

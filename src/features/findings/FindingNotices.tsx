@@ -4,6 +4,8 @@ import type { Finding } from '@/core/rules';
 import { findingMend, findingSentence, SEVERITY_WORD } from '@/core/rules/wording';
 import { ruleOf } from '@/core/rules/records';
 import type { RuleKey } from '@/core/rules/records';
+import { inDegrees } from '@/features/units';
+import { useTemperatureUnit } from '@/features/useTemperature';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Text } from '@/ui/Text';
@@ -79,6 +81,7 @@ function FindingNotice({
   onWithdraw?: () => void;
 }) {
   const { severity, overruled, untilMs } = finding;
+  const unit = useTemperatureUnit();
   const refused = overruled === null && (severity === 'forbid' || severity === 'strong');
   return (
     <Notice
@@ -86,7 +89,7 @@ function FindingNotice({
       action={
         <View style={{ gap: space.xs }}>
           <Text size="small" tone="ink2">
-            {findingMend(finding)}
+            {inDegrees(findingMend(finding), unit)}
             {untilMs !== null && untilMs > nowMs ? ` From ${about(untilMs, nowMs)}.` : ''}
             {` (${ruleOf(finding.rule).source})`}
           </Text>
@@ -114,8 +117,9 @@ function FindingNotice({
         </View>
       }
     >
-      {`${SEVERITY_WORD[severity]}. ${findingSentence(finding)}`.replace(/^./, (c) =>
-        c.toUpperCase(),
+      {inDegrees(`${SEVERITY_WORD[severity]}. ${findingSentence(finding)}`, unit).replace(
+        /^./,
+        (c) => c.toUpperCase(),
       )}
     </Notice>
   );

@@ -1,4 +1,5 @@
 import { fireEvent, render, screen } from '@testing-library/react';
+import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import type { Finding } from '@/core/rules';
 import { createStore } from '@/store/store';
@@ -15,8 +16,10 @@ const finding = (over: Partial<Finding>): Finding => ({
   ...over,
 });
 
+const inStudio = (shown: ReactNode) => render(<Provider store={createStore()}>{shown}</Provider>);
+
 test('a refusal says why, what to do and whence; what is to know is folded away', () => {
-  render(
+  inStudio(
     <FindingNotices
       nowMs={NOW}
       findings={[finding({}), finding({ rule: 'acrylic-ground', severity: 'note', about: null })]}
@@ -33,7 +36,7 @@ test('a refusal says why, what to do and whence; what is to know is folded away'
 
 test('a wait is told with its day', () => {
   const untilMs = NOW + 3 * 86_400_000;
-  render(
+  inStudio(
     <FindingNotices
       nowMs={NOW}
       findings={[finding({ rule: 'oil-over-acrylic-paint', severity: 'caution', untilMs })]}

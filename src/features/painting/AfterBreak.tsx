@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
-import { areaCm2, type LaidEvent, type Painting, type PaintingAssessment } from '@/core/painting';
+import { type LaidEvent, type Painting, type PaintingAssessment } from '@/core/painting';
 import { lossesOf, paintNeeded } from '@/core/quantity';
+import { laidCm2 } from '@/core/session';
 import { standingOf, type Standing } from '@/core/painting/standing';
 import { tubeName } from '@/features/tubes';
 import { useSessions } from '@/features/session/useSession';
@@ -21,10 +22,7 @@ const OIL_OUT: Record<Standing['oilOut'], string> = {
 
 /** What the coat took by its area and thickness, ml, to the nearest that can be squeezed out. */
 function mixedMl(painting: Painting, e: LaidEvent): number {
-  const share = painting.passages
-    .filter((p) => e.passageIds.includes(p.id))
-    .reduce((sum, p) => sum + p.share, 0);
-  const cm2 = areaCm2(painting.support) * share * (e.spot?.share ?? 1);
+  const cm2 = laidCm2(painting, e);
   const { wetMl } = paintNeeded(
     STUDIO_HANDBOOK,
     e.recipe,

@@ -1,6 +1,8 @@
 import { View } from 'react-native';
 import type { PaintingAssessment } from '@/core/painting';
 import { findingMend, findingSentence, SEVERITY_WORD } from '@/core/rules/wording';
+import { inDegrees } from '@/features/units';
+import { useTemperatureUnit } from '@/features/useTemperature';
 import { Notice } from '@/ui/Notice';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
@@ -24,6 +26,7 @@ export function RuleOverview({ assessment }: { assessment: PaintingAssessment })
 const SHOWN = 3;
 
 function Note({ note: { finding, where } }: { note: ToldFinding }) {
+  const unit = useTemperatureUnit();
   const places =
     where.length > SHOWN
       ? `${where.slice(0, SHOWN).join('; ')} and ${where.length - SHOWN} more`
@@ -37,12 +40,12 @@ function Note({ note: { finding, where } }: { note: ToldFinding }) {
       action={
         <Text size="small" tone="ink2">
           {finding.overruled === null
-            ? `${findingMend(finding)} Here: ${places}.`
+            ? `${inDegrees(findingMend(finding), unit)} Here: ${places}.`
             : `Overruled: ${finding.overruled}. Here: ${places}.`}
         </Text>
       }
     >
-      {`${word.charAt(0).toUpperCase()}${word.slice(1)}. ${findingSentence({ ...finding, about: null })}`}
+      {`${word.charAt(0).toUpperCase()}${word.slice(1)}. ${inDegrees(findingSentence({ ...finding, about: null }), unit)}`}
     </Notice>
   );
 }

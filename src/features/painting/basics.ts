@@ -62,26 +62,24 @@ export function judgedOtherwise(
   basics: Basics,
   options: AssessOptions,
 ): string[] {
-  const said = (p: Painting): Map<string, string> =>
+  const said = (p: Painting) =>
     new Map(
       assessPainting(p, options).passages.flatMap(({ passage, base, spots }) =>
         [base, ...spots].flatMap((stack) =>
           stack.layers
             .filter((l) => !l.planned)
-            .map((l): [string, string] => {
-              const finding = l.findings.find((f) => f.severity !== 'note');
-              const told = toldLayer(l, p.school).headline;
-              return [
-                `${passage.name}: ${l.film.name}`,
-                `${told}${finding ? ` (${finding.rule})` : ''}`,
-              ];
+            .map((l) => {
+              const { headline } = toldLayer(l, p.school);
+              const rules = l.findings.filter((f) => f.severity !== 'note').map((f) => f.rule);
+              const where = `${passage.name}${stack.site.spotName ? `, ${stack.site.spotName}` : ''}: ${l.film.name}`;
+              return [where, { headline, judged: [headline, ...rules].join('|') }] as const;
             }),
         ),
       ),
     );
   const before = said(painting);
   const after = said(changeBasics(painting, basics, { now: painting.updatedAt }));
-  return [...after].flatMap(([where, words]) =>
-    before.get(where) === words ? [] : [`${where}. ${words.replace(/ \([a-z-]+\)$/, '')}`],
+  return [...after].flatMap(([where, { headline, judged }]) =>
+    before.get(where)?.judged === judged ? [] : [`${where}. ${headline}`],
   );
 }

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import { numberOf } from '@/forms';
+import { PASSAGES_MAX } from '@/core/painting/vocabulary';
 import { making } from '@/store/clock';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
@@ -10,7 +11,6 @@ import { space } from '@/ui/tokens';
 import { sharesProblem, type NewPaintingFields } from './new-painting-form';
 
 const SHARE_STEP = 5;
-const PASSAGES_MAX = 8;
 
 /** The passages with their shares. */
 export function PassageFields({ form }: { form: NewPaintingFields }) {

@@ -9,6 +9,7 @@ import {
   type Painting,
 } from '@/core/painting';
 import { paintingSchema } from '@/core/painting/schema';
+import { PASSAGES_MAX } from '@/core/painting/vocabulary';
 import { startPainting, type NewPainting } from '@/core/painting/start';
 import type { BinderKey } from '@/data/binders';
 import { METHOD_KEYS } from '@/data/method-keys';
@@ -91,7 +92,7 @@ export const newPaintingFormSchema = z
         }),
       )
       .min(1, { error: 'At least one passage.' })
-      .max(8, { error: 'At most 8 passages.' }),
+      .max(PASSAGES_MAX, { error: `At most ${PASSAGES_MAX} passages.` }),
   })
   .superRefine((form, ctx) => {
     const issue = (path: (string | number)[], message: string) =>

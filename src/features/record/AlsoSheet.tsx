@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { topAt, assessAt, type Coat, type Painting } from '@/core/painting';
-import { layAlso } from '@/core/painting/record';
-import { isLaid } from '@/core/painting';
+import { isLaid, type Coat, type Painting } from '@/core/painting';
+import { layAlso } from '@/core/painting/record-new';
 import { nowIso, nowMs as presentMs } from '@/store/clock';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -10,8 +9,9 @@ import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
-import { LiftWarning } from './LayDialog';
+import { JudgedNotices } from './JudgedNotices';
 import { useRecord } from './useRecord';
+import { useToldLaying } from './useToldLaying';
 
 /** The same coat, as it lies on one passage, laid on another. */
 export function AlsoSheet({
@@ -25,13 +25,13 @@ export function AlsoSheet({
   passageId: string;
   onClose: () => void;
 }) {
-  const { record, note, oneStep, refusal, options } = useRecord();
+  const { record, note, oneStep, refusal } = useRecord();
   const without = painting.passages.filter((p) => !isLaid(painting, coat, p.id));
   const after = painting.passages.findIndex((p) => p.id === passageId);
   const following = without.find((p) => painting.passages.indexOf(p) > after) ?? without[0];
   const [to, setTo] = useState(following?.id ?? null);
-  const now = presentMs();
-  const top = to === null ? null : topAt(assessAt(painting, now, null, options), to, null);
+  const [openedMs] = useState(presentMs);
+  const told = useToldLaying(painting, coat, to === null ? [] : [to], coat.spot, openedMs);
   const lay = () => {
     if (to === null) return;
     const name = painting.passages.find((p) => p.id === to)!.name;
@@ -67,9 +67,14 @@ export function AlsoSheet({
             onChange={setTo}
           />
         )}
-        <LiftWarning tops={[top]} coat={coat} atMs={now} nowMs={now} />
+        <JudgedNotices told={told} name={coat.name} nowMs={openedMs} />
         {refusal ? <Notice tone="refusal">{refusal.message}</Notice> : null}
-        <Action title="Laid now" kind="primary" disabled={to === null} onPress={lay} />
+        <Action
+          title="Laid now"
+          kind="primary"
+          disabled={to === null || told.refused}
+          onPress={lay}
+        />
         <Action title="Cancel" kind="quiet" onPress={onClose} />
       </View>
     </Sheet>

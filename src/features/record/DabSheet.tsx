@@ -2,10 +2,12 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { APPLICATIONS } from '@/data/applications';
 import { laidEvents, type Coat, type Painting } from '@/core/painting';
-import { dabOf, recordNewCoat } from '@/core/painting/record';
+import { dabOf } from '@/core/painting/improvise';
+import { recordNewCoat } from '@/core/painting/record-new';
+import { toldLaying } from '@/core/tell/laying';
 import { spotSchema } from '@/core/painting/schema';
 import { useText } from '@/forms/useText';
-import { nowIso } from '@/store/clock';
+import { nowIso, nowMs as presentMs } from '@/store/clock';
 import { Action } from '@/ui/Action';
 import { Choice, ManyChoice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
@@ -13,6 +15,7 @@ import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
+import { JudgedNotices } from './JudgedNotices';
 import { useRecord } from './useRecord';
 
 const WITH = ['brush-coat', 'finger', 'rag', 'knife'] as const;
@@ -41,29 +44,44 @@ export function DabSheet({
   passageIds: string[];
   onClose: () => void;
 }) {
-  const { record, note, oneStep, refusal } = useRecord();
+  const { record, note, oneStep, refusal, options } = useRecord();
   const paints = paintsOf(painting, inHand);
   const [paintId, setPaint] = useState(paints[0]?.id ?? null);
   const [on, setOn] = useState(passageIds.length === 1 ? passageIds : []);
   const [application, setApplication] = useState<(typeof WITH)[number]>('brush-coat');
   const name = useText(`dab:${painting.id}`, spotSchema.shape.name, 'dab');
   const paint = paints.find((c) => c.id === paintId);
+  const [openedMs] = useState(presentMs);
+  const coatFor = (id: string, called: string): Coat | null =>
+    paint
+      ? {
+          ...dabOf(paint, id, on, called),
+          application,
+          recipe: {
+            ...paint.recipe,
+            thicknessUm:
+              application === 'brush-coat'
+                ? paint.recipe.thicknessUm
+                : APPLICATIONS[application].typicalUm,
+          },
+        }
+      : null;
+  const meant = on.length > 0 ? coatFor('dab', 'dab') : null;
+  const told = meant
+    ? toldLaying(
+        painting,
+        { coat: meant, passageIds: on, spot: meant.spot, atMs: openedMs },
+        options,
+      )
+    : null;
   const dab = () => {
     const called = name.accepted();
     if (!paint || called === null) return;
-    const typical = APPLICATIONS[application].typicalUm;
     const what = `Dabbed ${paint.name.toLowerCase()}`;
     let id: string | null = null;
     oneStep(what, () => {
       const kept = record(painting.id, what, (p, options, making) => {
-        const coat: Coat = {
-          ...dabOf(paint, making.newId(), on, called),
-          application,
-          recipe: {
-            ...paint.recipe,
-            thicknessUm: application === 'brush-coat' ? paint.recipe.thicknessUm : typical,
-          },
-        };
+        const coat = coatFor(making.newId(), called)!;
         id = coat.id;
         return recordNewCoat(p, coat, nowIso(), options, making);
       });
@@ -110,8 +128,14 @@ export function DabSheet({
           onChangeText={name.set}
           error={name.error}
         />
+        {told ? <JudgedNotices told={told} name="the dab" nowMs={openedMs} /> : null}
         {refusal ? <Notice tone="refusal">{refusal.message}</Notice> : null}
-        <Action title="Dab now" kind="primary" disabled={!paint || on.length === 0} onPress={dab} />
+        <Action
+          title="Dab now"
+          kind="primary"
+          disabled={told === null || told.refused}
+          onPress={dab}
+        />
         <Action title="Cancel" kind="quiet" onPress={onClose} />
       </View>
     </Sheet>

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { isLaid, type Painting, type PaintingEvent } from '@/core/painting';
-import { correctEntry, implausible, recordWithout } from '@/core/painting/record';
+import { correctEntry, implausible, recordWithout } from '@/core/painting/correct';
 import type { Left } from '@/data/applications';
 import { FINDINGS } from '@/data/learning';
 import { useForm } from '@/forms';

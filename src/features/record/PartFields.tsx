@@ -1,25 +1,17 @@
 import { View } from 'react-native';
-import type { Painting, Spot } from '@/core/painting';
-import { sameSpot } from '@/core/painting';
+import { sameSpot, type Painting, type Spot } from '@/core/painting';
+import { laidParts } from '@/core/painting/sites';
+import { CORRECTIONS } from '@/data/corrections';
 import type { Draft, NumberBinding, TextBinding } from '@/forms';
 import { Choice } from '@/ui/Choice';
-import { Field } from '@/ui/Field';
-import { Stepper } from '@/ui/Stepper';
-import { space } from '@/ui/tokens';
+import { SpotLine } from '@/features/SpotFields';
 
 /** Parts and spots of some passages that have a name already, each once. */
 export function knownParts(painting: Painting, passageIds: string[]): Spot[] {
-  const parts: Spot[] = [];
-  const add = (spot: Spot | null): void => {
-    if (spot && !parts.some((p) => sameSpot(p.name, spot.name))) parts.push(spot);
-  };
-  for (const event of painting.events) {
-    if (event.kind === 'laid' && event.passageIds.some((id) => passageIds.includes(id)))
-      add(event.spot);
-    if (event.kind === 'reduced' && passageIds.includes(event.passageId) && event.spotName)
-      add({ name: event.spotName, share: event.share ?? 0.05 });
-  }
-  return parts;
+  const parts = passageIds.flatMap((id) => laidParts(painting, id));
+  return parts
+    .map(({ spotName, share }): Spot => ({ name: spotName!, share }))
+    .filter((part, i, all) => all.findIndex((p) => sameSpot(p.name, part.name)) === i);
 }
 
 /** The name of a part that nobody named: the first that is free. */
@@ -30,6 +22,7 @@ export function freeName(known: { name: string }[]): string {
 }
 
 const HALF = 0.5;
+const USUAL_SPOT: Spot = { name: 'highlights', share: CORRECTIONS.spotShare };
 
 interface Props {
   spot: Draft<Spot> | null;
@@ -71,7 +64,7 @@ export function PartFields({
               ? null
               : key === 'half'
                 ? { name: freeName(known), share: HALF }
-                : { name: 'highlights', share: 0.05 },
+                : USUAL_SPOT,
           )
         }
       />
@@ -88,28 +81,7 @@ export function PartFields({
               onChange={(key) => onChange(known.find((p) => p.name === key)!)}
             />
           ) : null}
-          <View
-            style={{
-              flexDirection: 'row',
-              flexWrap: 'wrap',
-              gap: space.m,
-              alignItems: 'flex-end',
-            }}
-          >
-            <View style={{ flexGrow: 1, flexBasis: 140 }}>
-              <Field label="The part, as you call it" {...name} />
-            </View>
-            <View style={{ marginBottom: space.m }}>
-              <Stepper
-                label="Its share of the passage"
-                unit="%"
-                step={5}
-                min={1}
-                max={100}
-                {...share}
-              />
-            </View>
-          </View>
+          <SpotLine label="The part, as you call it" name={name} share={share} />
         </>
       ) : null}
     </View>

@@ -4,7 +4,7 @@ import { FINDINGS } from '@/data/learning';
 import { FUTURE_SLACK_MS } from '@/core/painting/making';
 import { spotSchema } from '@/core/painting/schema';
 import type { PaintingEvent } from '@/core/painting';
-import type { EntryCorrection } from '@/core/painting/record';
+import type { EntryCorrection } from '@/core/painting/correct';
 
 const LEFT = Object.keys(LEFT_FRACTION) as [Left, ...Left[]];
 

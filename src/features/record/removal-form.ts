@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { LEFT_FRACTION, REMOVAL_TOOLS, type Left } from '@/data/applications';
 import { HOW_REDUCED, siteKey, type HowReduced, type Painting } from '@/core/painting';
+import { isUntouched } from '@/core/painting/passages';
 import { spotSchema } from '@/core/painting/schema';
+import { laidParts } from '@/core/painting/sites';
 import type { RemovalEntry } from '@/core/painting/record';
 import { whenSchema } from './laying-form';
 
@@ -40,20 +42,14 @@ export interface RemovalPlace {
 /** Everywhere paint lies, or is in hand: passages, each followed by its spots. */
 export function placesOf(painting: Painting, inHandIds: string[]): RemovalPlace[] {
   return painting.passages.flatMap(({ id, name }): RemovalPlace[] => {
-    const laid = painting.events.flatMap((e) =>
-      e.kind === 'laid' && e.passageIds.includes(id) ? [e] : [],
-    );
-    if (laid.length === 0 && !inHandIds.includes(id)) return [];
-    const spots = new Map(
-      laid.flatMap((e) => (e.spot ? [[e.spot.name.trim().toLowerCase(), e.spot.name]] : [])),
-    );
+    if (isUntouched(painting, id) && !inHandIds.includes(id)) return [];
     const place = (spotName: string | null): RemovalPlace => ({
       key: siteKey({ passageId: id, spotName }),
       name: spotName === null ? name : `${name}, ${spotName}`,
       passageId: id,
       spotName,
     });
-    return [place(null), ...[...spots.values()].map(place)];
+    return [place(null), ...laidParts(painting, id).map((part) => place(part.spotName))];
   });
 }
 

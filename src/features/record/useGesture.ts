@@ -1,5 +1,10 @@
 import type { Painting, PaintingEvent, ReducedEvent } from '@/core/painting';
-import { likeCoat, recordNewCoat, recordRemoval } from '@/core/painting/record';
+import { CoreError } from '@/core/errors';
+import { likeCoat } from '@/core/painting/improvise';
+import { recordRemoval } from '@/core/painting/record';
+import { recordNewCoat } from '@/core/painting/record-new';
+import { findingSentence } from '@/core/rules/wording';
+import { toldLaying } from '@/core/tell/laying';
 import { nowIso } from '@/store/clock';
 import { usePainting } from '@/store/hooks';
 import { entryPlace } from './entry-words';
@@ -64,6 +69,11 @@ export function useGesture(paintingId: string, since: string) {
         );
       }
       const coat = p.coats.find((c) => c.id === gesture.event.coatId)!;
+      const { passageIds, spot } = coat;
+      const told = toldLaying(p, { coat, passageIds, spot, atMs: Date.parse(making.now) }, options);
+      // What a rule refuses is looked at in the sheet, where a reason can be given.
+      if (told.refused)
+        throw new CoreError('not-covered', 'coat', findingSentence(told.findings[0]!));
       return recordNewCoat(p, likeCoat(coat, making.newId(), {}), nowIso(), options, making);
     });
   };

@@ -2,25 +2,22 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { isBegun, type Painting } from '@/core/painting';
-import { leaveRest, wipesOff } from '@/core/painting/record';
+import { leaveRest } from '@/core/painting/record';
 import { overruleCoat } from '@/core/painting/coats';
 import { repairSentence } from '@/core/repair';
 import type { RuleKey } from '@/core/rules/records';
-import { AlsoSheet } from '@/features/record/AlsoSheet';
-import { RemovalSheet } from '@/features/record/RemovalSheet';
 import { FindingNotices } from '@/features/findings/FindingNotices';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { StateTag } from '@/ui/film/StateSwatch';
-import { Notice } from '@/ui/Notice';
 import { Heading, Text } from '@/ui/Text';
 import { about } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
 import { LayDialog } from '@/features/record/LayDialog';
 import { RepairButton, RepairPlace } from './RepairButton';
+import { LaidPanel } from './LaidPanel';
 import { SchoolsTable } from './SchoolsTable';
-import { StageWindows } from './StageWindows';
 import type { Dissent, LayerView, SectionView } from './useSectionView';
 import { WaitBar } from './WaitBar';
 import { WishDialog } from './WishDialog';
@@ -60,7 +57,7 @@ export function LayerPanel({ view, chosen }: { view: SectionView; chosen: LayerV
       {layer.planned ? (
         <Planned view={view} chosen={chosen} />
       ) : (
-        <Laid view={view} chosen={chosen} />
+        <LaidPanel view={view} chosen={chosen} />
       )}
       <Dissents dissents={chosen.dissents} />
       <SchoolsTable layer={layer} school={view.painting.school} />
@@ -182,73 +179,6 @@ function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
 
 const isMaterial = (painting: Painting, coatId: string): boolean =>
   painting.coats.find((c) => c.id === coatId)?.recipe.material !== undefined;
-
-function Laid({ view, chosen }: { view: SectionView; chosen: LayerView }) {
-  const router = useRouter();
-  const [doing, setDoing] = useState<'take-off' | 'again' | 'also' | null>(null);
-  const { layer } = chosen;
-  const { painting } = view;
-  const passageId = view.passage.passage.id;
-  const top = view.stack.layers.filter((l) => !l.planned).at(-1) === layer;
-  const own = layer.film.coatIds.length > 0;
-  const coat = painting.coats.findLast((c) => layer.film.coatIds.includes(c.id));
-  const close = () => setDoing(null);
-  return (
-    <View style={{ gap: space.m }}>
-      <StageWindows layer={layer} school={view.painting.school} nowMs={view.nowMs} />
-      {layer.film.paintedOut ? <Notice>Painted out: the next coat has to hide it.</Notice> : null}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
-        {top && own ? (
-          <Action
-            title="Wiped, scraped, painted out"
-            onPress={() => setDoing('take-off')}
-            style={{ flexGrow: 1 }}
-          />
-        ) : null}
-        {top && coat ? <Action title="Lay it again" onPress={() => setDoing('again')} /> : null}
-        {coat && painting.passages.length > 1 ? (
-          <Action title="On another passage too" onPress={() => setDoing('also')} />
-        ) : null}
-        {coat ? (
-          <Action
-            title="Correct the record"
-            kind="quiet"
-            onPress={() =>
-              router.push({
-                pathname: '/paintings/[id]/coats/[coatId]',
-                params: { id: painting.id, coatId: coat.id, record: '1' },
-              })
-            }
-          />
-        ) : null}
-      </View>
-      {doing === 'take-off' ? (
-        <RemovalSheet
-          painting={painting}
-          passageIds={[passageId]}
-          spotName={view.spotName}
-          filmName={layer.film.name}
-          wet={wipesOff(layer)}
-          nowMs={view.nowMs}
-          onClose={close}
-        />
-      ) : null}
-      {doing === 'again' && coat ? (
-        <LayDialog
-          painting={painting}
-          coatId={coat.id}
-          passageId={passageId}
-          nowMs={view.nowMs}
-          more
-          onClose={close}
-        />
-      ) : null}
-      {doing === 'also' && coat ? (
-        <AlsoSheet painting={painting} coat={coat} passageId={passageId} onClose={close} />
-      ) : null}
-    </View>
-  );
-}
 
 function Dissents({ dissents }: { dissents: Dissent[] }) {
   if (dissents.length === 0) return null;

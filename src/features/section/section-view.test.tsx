@@ -30,6 +30,9 @@ function open(painting: Painting, passage = 0) {
   return { store, view: () => result.current! };
 }
 
+/** A repair is many assessments: on a busy machine more than the second that is waited for as a rule. */
+const PATIENT = { timeout: 20_000 };
+
 const notched = stackOf([
   recipe(WHITE, 0.3, [part('stand-oil')], 25),
   recipe(WHITE, 0.1, STAND, 20),
@@ -44,13 +47,13 @@ test('it speaks first of the coat that breaks the rule, with figures and a cure'
   expect(chosen!.figures).toMatch(/^\d+ % oil over \d+ %\.$/);
   // The cure is worked out away from the screen.
   expect([chosen!.solving, chosen!.repairs]).toEqual([true, []]);
-  await waitFor(() => expect(view().chosen!.repairs.length).toBeGreaterThan(0));
+  await waitFor(() => expect(view().chosen!.repairs.length).toBeGreaterThan(0), PATIENT);
   expect(view().chosen!.solving).toBe(false);
 });
 
 test('with the cure applied it speaks of the next coat to come, and asks for none', async () => {
   const { store, view } = open(notched);
-  await waitFor(() => expect(view().chosen!.repairs.length).toBeGreaterThan(0));
+  await waitFor(() => expect(view().chosen!.repairs.length).toBeGreaterThan(0), PATIENT);
   const [repair] = view().chosen!.repairs;
   act(() => {
     store.dispatch(

@@ -26,7 +26,8 @@ export function AddWork({ session, onClose }: { session: Session; onClose: () =>
   const dispatch = useStoreDispatch();
   const [openId, setOpen] = useState<string | null>(null);
   const [sought, setSought] = useState('');
-  const paintings = usePaintings();
+  // What is gone is not worked on; what rests or is finished may be.
+  const paintings = usePaintings().filter((p) => p.easel?.kind !== 'gone');
   const groups = useStoreSelector(selectToday);
   const ready = clusterRows([...groups['still-open'], ...groups['takes-a-coat']]).filter(
     (c) => c.row.next !== null,

@@ -4,20 +4,19 @@ import { GATES } from '@/data/gates';
 import { unlaidPassages, type Painting } from '@/core/painting';
 import { passGate, reworkOf } from '@/core/painting/notes-of';
 import type { Session, Work } from '@/core/session';
-import { FindingNotices } from '@/features/findings/FindingNotices';
+import { JudgedNotices } from '@/features/record/JudgedNotices';
 import { DabSheet } from '@/features/record/DabSheet';
 import { RemovalSheet } from '@/features/record/RemovalSheet';
 import { useGesture } from '@/features/record/useGesture';
-import { LiftWarning } from '@/features/record/LayDialog';
+import { useToldLaying } from '@/features/record/useToldLaying';
 import { changePainting } from '@/store/actions';
-import { useAssessOptions, useNow, usePainting, useStoreDispatch } from '@/store/hooks';
+import { useNow, usePainting, useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Problem } from '@/ui/Says';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { space } from '@/ui/tokens';
 import { CorrectionSheet } from './CorrectionSheet';
-import { judgedNow } from './useWork';
 
 /** Corrections, gates and rework of what is in hand, and what is to be said of it at this moment. */
 export function AtWork({ session, work }: { session: Session; work: Work }) {
@@ -101,16 +100,10 @@ function Moment({
   work: Work;
   waiting: string[];
 }) {
-  const options = useAssessOptions();
   const nowMs = useNow();
   const coat = painting.coats.find((c) => c.id === work.coatId)!;
-  const { tops, findings } = judgedNow(painting, coat, waiting, options, nowMs);
-  return (
-    <>
-      <LiftWarning tops={tops} coat={coat} atMs={nowMs} nowMs={nowMs} />
-      <FindingNotices findings={findings} nowMs={nowMs} />
-    </>
-  );
+  const told = useToldLaying(painting, coat, waiting, coat.spot, nowMs);
+  return <JudgedNotices told={told} name={coat.name} nowMs={nowMs} />;
 }
 
 function Gates({ painting, coatId }: { painting: Painting; coatId: string | null }) {

@@ -1,13 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { assessAt, stackAt, topAt, type Painting } from '@/core/painting';
+import type { Painting } from '@/core/painting';
 import { correctionCoat, type AddedCorrection } from '@/core/painting/corrections';
-import { overWhatIsLaid } from '@/core/painting/coats';
-import { recordNewCoat } from '@/core/painting/record';
-import { stops } from '@/core/rules';
-import { FindingNotices } from '@/features/findings/FindingNotices';
+import { recordNewCoat } from '@/core/painting/record-new';
+import { toldLaying } from '@/core/tell/laying';
+import { JudgedNotices } from '@/features/record/JudgedNotices';
 import { useRecord } from '@/features/record/useRecord';
-import { LiftWarning } from '@/features/record/LayDialog';
 import type { WhenValue } from '@/features/record/laying-form';
 import { WhenChoice, whenIso, whenNow } from '@/features/record/WhenChoice';
 import { nowMs as presentMs } from '@/store/clock';
@@ -41,26 +39,10 @@ export function CorrectionSheet({
   const at = whenIso(when, when.when === 'now' ? presentMs() : openedMs);
   const atMs = Date.parse(whenIso(when, openedMs));
   const coat = correctionCoat(kind, 'correction', on);
-  const judged = Number.isNaN(atMs) || on.length === 0 ? null : judge();
-  function judge() {
-    const was = assessAt(
-      { ...painting, coats: overWhatIsLaid(painting, coat) },
-      atMs,
-      coat.id,
-      options,
-    );
-    const findings = on.flatMap(
-      (id) =>
-        stackAt(was, id, null)?.layers.find((l) => l.film.coatIds.includes(coat.id))?.findings ??
-        [],
-    );
-    return {
-      tops: on.map((id) => topAt(was, id, null)),
-      findings: findings.filter(
-        (f, i) => f.severity !== 'note' && findings.findIndex((g) => g.rule === f.rule) === i,
-      ),
-    };
-  }
+  const told =
+    Number.isNaN(atMs) || on.length === 0
+      ? null
+      : toldLaying(painting, { coat, passageIds: on, spot: null, atMs }, options);
   const make = () => {
     let kept = false;
     oneStep(coat.name, () => {
@@ -87,17 +69,12 @@ export function CorrectionSheet({
           onChange={setOn}
         />
         <WhenChoice value={when} onChange={setWhen} />
-        {judged ? (
-          <>
-            <LiftWarning tops={judged.tops} coat={coat} atMs={atMs} nowMs={presentMs()} />
-            <FindingNotices findings={judged.findings} nowMs={presentMs()} />
-          </>
-        ) : null}
+        {told ? <JudgedNotices told={told} name={coat.name} nowMs={openedMs} /> : null}
         {refusal ? <Notice tone="refusal">{refusal.message}</Notice> : null}
         <Action
           title="Note it"
           kind="primary"
-          disabled={on.length === 0 || (judged?.findings.some(stops) ?? false)}
+          disabled={told === null || told.refused}
           onPress={make}
         />
         <Action title="Cancel" kind="quiet" onPress={onClose} />

@@ -1,5 +1,6 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { PALETTE } from '@/data/pace';
 import { constantAir } from '@/core/drying';
 import {
   changeMix,
@@ -35,8 +36,6 @@ import { useSessions } from './useSession';
 export const recipeColour = (recipe: Parameters<typeof filmOfRecipe>[1]): string =>
   mixColour(filmOfRecipe(STUDIO_HANDBOOK, recipe).pigments as Record<string, number>);
 
-/** Mixes older than this that nobody threw away are taken to be gone. */
-const KEPT_DAYS = 14;
 const DAY_MS = 86_400_000;
 
 /** The mixes on the palette, each with its own clock; and what was kept from the sessions before. */
@@ -49,8 +48,12 @@ export function PalettePart({ session, running }: { session: Session; running: W
   const coat = painting?.coats.find((c) => c.id === running?.coatId);
   const there = session.palette.filter((m) => m.goneAt === null);
   const already = there.some((m) => m.name === coat?.name);
-  const kept = keptMixes(sessions, session.id).filter(
-    ({ mix }) => nowMs - Date.parse(mix.madeAt) < KEPT_DAYS * DAY_MS,
+  const kept = useMemo(
+    () =>
+      keptMixes(sessions, session.id).filter(
+        ({ mix }) => nowMs - Date.parse(mix.madeAt) < PALETTE.keptDays * DAY_MS,
+      ),
+    [sessions, session.id, nowMs],
   );
   const open = session.endedAt === null;
   return (
@@ -105,7 +108,9 @@ function MixRow({ mix, sessionId }: { mix: PaletteMix; sessionId: string }) {
   const nowMs = useNow();
   const options = useAssessOptions();
   const air = options.air ?? constantAir(STUDIO_HANDBOOK.constants, options.climate);
-  const served = servedBy(mix, usePaintings());
+  const paintings = usePaintings();
+  // The session is drawn anew every second; who was served is not looked up for that.
+  const served = useMemo(() => servedBy(mix, paintings), [mix, paintings]);
   const window = paletteWindow(STUDIO_HANDBOOK, air, options.climate, mix, nowMs);
   const till = window.p90 ?? window.p50;
   return (

@@ -1,7 +1,9 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { z } from 'zod';
-import { tubePartSchema } from '@/core/film/recipe';
+import { recipeSchema, tubePartSchema } from '@/core/film/recipe';
+import type { Recipe } from '@/core/film';
+import { APPLICATIONS } from '@/data/applications';
 import { knownMixes, putOut, type PaletteMix, type Session } from '@/core/session';
 import { Hazards } from '@/features/Hazards';
 import { PaintPicker } from '@/features/PaintPicker';
@@ -11,6 +13,7 @@ import { changeSession } from '@/store/actions';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
+import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Stepper } from '@/ui/Stepper';
 import { TakeOut } from '@/ui/TakeOut';
@@ -18,18 +21,30 @@ import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { useSessions } from './useSession';
 
-const premixSchema = z.object({
-  name: z.string().trim().min(1, { error: 'Give it a name.' }).max(60),
-  ml: z
-    .number({ error: 'Must be a number of ml.' })
-    .positive({ error: 'Above 0 ml.' })
-    .max(2000, { error: 'At most 2000 ml.' }),
-  mix: z.array(tubePartSchema).min(1, { error: 'Add a paint.' }).max(12),
+/** Thickness stands in a recipe; paint in a heap has none yet, and takes that of a brush coat. */
+const heapOf = (mix: Recipe['mix']): Recipe => ({
+  mix,
+  medium: [],
+  mediumShare: 0,
+  thicknessUm: APPLICATIONS['brush-coat'].typicalUm,
 });
+
+const premixSchema = z
+  .object({
+    name: z.string().trim().min(1, { error: 'Give it a name.' }).max(60),
+    ml: z
+      .number({ error: 'Must be a number of ml.' })
+      .positive({ error: 'Above 0 ml.' })
+      .max(2000, { error: 'At most 2000 ml.' }),
+    mix: z.array(tubePartSchema).min(1, { error: 'Add a paint.' }).max(12),
+  })
+  .superRefine(({ mix }, context) => {
+    // Said here, before it is put out: acrylic and oil in one heap.
+    const wrong = recipeSchema.safeParse(heapOf(mix)).error?.issues[0];
+    if (wrong) context.addIssue({ code: 'custom', path: ['mix'], message: wrong.message });
+  });
 type Premix = z.infer<typeof premixSchema>;
 
-/** Thickness stands in a recipe; paint in a heap has none yet, and takes that of a brush coat. */
-const HEAP_UM = 75;
 const EARLIER = 6;
 const USUAL_ML = 5;
 
@@ -59,16 +74,10 @@ export function PremixSheet({ session, onClose }: { session: Session; onClose: (
     );
   };
   const keep = () => {
-    const kept = form.keep((value) =>
-      put(
-        value.name,
-        { mix: value.mix, medium: [], mediumShare: 0, thicknessUm: HEAP_UM },
-        value.ml,
-      ),
-    );
+    const kept = form.keep((value) => put(value.name, heapOf(value.mix), value.ml));
     if (kept) onClose();
   };
-  const earlier = knownMixes(sessions).slice(0, EARLIER);
+  const earlier = useMemo(() => knownMixes(sessions).slice(0, EARLIER), [sessions]);
   return (
     <Sheet name="Put out a mix" onClose={onClose}>
       <View style={{ gap: space.s }}>
@@ -133,6 +142,7 @@ export function PremixSheet({ session, onClose }: { session: Session; onClose: (
           max={2000}
           {...form.number('ml', 'millilitres')}
         />
+        {form.problem('mix') ? <Notice tone="refusal">{form.problem('mix')}</Notice> : null}
         <Action title="Put it out" kind="primary" onPress={keep} disabled={!form.value} />
         <Action
           title="Cancel"

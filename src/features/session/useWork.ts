@@ -1,20 +1,7 @@
 import { useState } from 'react';
-import {
-  assessAt,
-  isBegun,
-  liftsAt,
-  shareToLay,
-  stackAt,
-  topAt,
-  unlaidPassages,
-  type AssessOptions,
-  type Coat,
-  type Layer,
-  type Painting,
-} from '@/core/painting';
+import { isBegun, shareToLay, unlaidPassages, type Coat, type Painting } from '@/core/painting';
 import { recordLaying } from '@/core/painting/record';
-import { stops, type Finding } from '@/core/rules';
-import { gravestByRule } from '@/core/tell';
+import { toldLaying } from '@/core/tell/laying';
 import { finishWork, putDown, type Session, type Work } from '@/core/session';
 import type { HowFar } from '@/features/record/PutDownSheet';
 import { freeName, knownParts } from '@/features/record/PartFields';
@@ -22,35 +9,6 @@ import { useRecord } from '@/features/record/useRecord';
 import { changeSession } from '@/store/actions';
 import { nowIso, nowMs } from '@/store/clock';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
-
-/** What is to be said of a coat that is laid on some passages at a moment. */
-export interface AtThisMoment {
-  tops: (Layer | null)[];
-  findings: Finding[];
-  /** A stroke would lift what lies there, or a rule refuses it: it is not laid without a look. */
-  asks: boolean;
-}
-
-/** A coat of a work as it meets what lies there now. */
-export function judgedNow(
-  painting: Painting,
-  coat: Coat,
-  passageIds: string[],
-  options: AssessOptions,
-  atMs: number,
-): AtThisMoment {
-  const was = assessAt(painting, atMs, coat.id, options);
-  const spotName = coat.spot?.name ?? null;
-  const tops = passageIds.map((id) => topAt(was, id, spotName));
-  const findings = gravestByRule(
-    passageIds.flatMap((id): Finding[] => {
-      const layers = stackAt(was, id, spotName)?.layers ?? [];
-      return layers.find((l) => l.planned && l.film.coatIds.includes(coat.id))?.findings ?? [];
-    }),
-  ).filter((f) => f.severity !== 'note');
-  const asks = findings.some(stops) || tops.some((top) => top !== null && liftsAt(top, atMs));
-  return { tops, findings, asks };
-}
 
 /** Share of a work's passages that its coat lies on: 0 to 1, by area. */
 export function laidPart(painting: Painting, coat: Coat, passageIds: string[]): number {
@@ -103,7 +61,13 @@ export function useWork(session: Session) {
     if (!of) return true;
     const { painting, coat } = of;
     const passageIds = unlaid(work);
-    if (judgedNow(painting, coat, passageIds, options, nowMs()).asks) return false;
+    // On paint that it would lift, or against a rule, it is not laid without a look.
+    const told = toldLaying(
+      painting,
+      { coat, passageIds, spot: coat.spot, atMs: nowMs() },
+      options,
+    );
+    if (told.refused || told.lifts) return false;
     const part = half
       ? {
           name: freeName(knownParts(painting, passageIds)),

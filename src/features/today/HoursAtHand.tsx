@@ -14,6 +14,7 @@ import { StepButton } from '@/ui/Stepper';
 import { minusIcon, plusIcon } from '@/ui/desk-icons';
 import { Text } from '@/ui/Text';
 import { colour, radius, space, TARGET } from '@/ui/tokens';
+import { TimeStrip } from './TimeStrip';
 
 const HALF_HOUR = 30;
 const LEAST = 30;
@@ -107,8 +108,8 @@ export function HoursAtHand({
                 />
               ) : null}
             </View>
-            <Strip
-              works={works}
+            <TimeStrip
+              works={works.map((w) => ({ key: keyOf(w), minutes: w.minutes }))}
               cleaning={suggestion.cleaningMinutes}
               spare={suggestion.spareMinutes}
             />
@@ -194,38 +195,6 @@ function reordered(works: SuggestedWork[], order: string[]): SuggestedWork[] {
   return order.length === 0 ? works : [...works].sort((a, b) => place(a) - place(b));
 }
 
-/** The works as lit stretches of the time, cleaning hatched at the end. */
-function Strip({
-  works,
-  cleaning,
-  spare,
-}: {
-  works: SuggestedWork[];
-  cleaning: number;
-  spare: number;
-}) {
-  return (
-    <View style={{ flexDirection: 'row', gap: 2, height: 34 }} aria-hidden>
-      {works.map((w, i) => (
-        <View key={keyOf(w)} style={[styles.part, { flex: w.minutes }]}>
-          <Text size="small" strong numberOfLines={1}>{`${i + 1}: ${w.minutes} min`}</Text>
-        </View>
-      ))}
-      {spare > 0 ? <View style={{ flex: spare }} /> : null}
-      <View
-        style={[
-          styles.part,
-          { flex: cleaning, backgroundColor: 'transparent', borderStyle: 'dashed' },
-        ]}
-      >
-        <Text size="small" tone="ink2" numberOfLines={1}>
-          {String(cleaning)}
-        </Text>
-      </View>
-    </View>
-  );
-}
-
 const styles = StyleSheet.create({
   sheet: {
     backgroundColor: colour.sheet,
@@ -253,14 +222,5 @@ const styles = StyleSheet.create({
     backgroundColor: colour.tawny,
     alignItems: 'center',
     justifyContent: 'center',
-  },
-  part: {
-    backgroundColor: colour.well,
-    borderRadius: radius.s,
-    borderWidth: 1,
-    borderColor: colour.rule,
-    alignItems: 'center',
-    justifyContent: 'center',
-    overflow: 'hidden',
   },
 });
