@@ -1,14 +1,16 @@
-import type { TodayRow } from '@/core/today';
+import { coatsAtOnce, type TodayRow } from '@/core/today';
 import { about, shortTime, stretch } from '@/ui/time/words';
 
 const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
 /** What a row of Today says beside its texture. Painting and Today speak of one row (core/today), each in its own length. */
 export function rowWords(row: TodayRow, nowMs: number): string {
-  // Of a couch and its paint the couch comes first.
-  const firstId = row.next?.film.coatIds[0];
-  const coat = row.painting.coats.find((c) => c.id === firstId);
-  const next = coat ? `${row.rest ? 'rest of the ' : ''}${lower(coat.name)}` : null;
+  // A couch and the paint that goes into it are one work.
+  const coats = coatsAtOnce(row);
+  const next =
+    coats.length > 0
+      ? `${row.rest ? 'rest of the ' : ''}${coats.map((c) => lower(c.name)).join(', into it the ')}`
+      : null;
   switch (row.reason) {
     case 'bare':
       return next ? `bare, takes the ${next}` : 'bare, nothing planned';

@@ -1,7 +1,7 @@
 import type { ReactElement, ReactNode } from 'react';
 import { FlatList, View } from 'react-native';
 import { useShort } from './Split';
-import { ScreenHead, screenContent, type HeadProps } from './Screen';
+import { NARROW, ScreenHead, screenContent, type HeadProps } from './Screen';
 
 /** Rows drawn at first, and with each further step; a phone shows about six. */
 export const AT_FIRST = 6;
@@ -28,7 +28,7 @@ export function ListScreen<T>({
   row,
   below,
   foot,
-  maxWidth = 720,
+  maxWidth = NARROW,
   ...head
 }: Props<T>) {
   const short = useShort();

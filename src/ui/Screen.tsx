@@ -6,6 +6,10 @@ import { useShort } from './Split';
 import { Heading, Text } from './Text';
 import { space, TARGET } from './tokens';
 
+/** How wide a page is where it is one column, and where it is two. */
+export const NARROW = 720;
+export const WIDE = 1080;
+
 export interface HeadProps {
   title: string;
   subtitle?: string;
@@ -38,7 +42,7 @@ export function ScreenHead({ title, subtitle, onBack, aside }: HeadProps) {
 }
 
 /** A scrolling screen with its title. */
-export function Screen({ children, foot, maxWidth = 720, ...head }: Props) {
+export function Screen({ children, foot, maxWidth = NARROW, ...head }: Props) {
   const short = useShort();
   return (
     <View style={{ flex: 1 }}>

@@ -7,6 +7,7 @@ import { assessAt, meetingsOf, settleLater } from './hour';
 import type { AssessOptions } from './layer';
 import { changed, pastMs, type Making } from './making';
 import type { Coat, Painting, PaintingEvent, Spot } from './schema';
+import { laidEvents } from './sites';
 
 /** What may be corrected of an entry. The caller validates the result. */
 export type EntryCorrection = Partial<{
@@ -50,14 +51,26 @@ export function correctEntry(
   return settleLater(painting, judged, options, making.newId);
 }
 
-/** Take an entry back, as if it had never been made; what was laid on it is settled anew. */
-export const recordWithout = (
+/**
+ * Take an entry back, as if it had never been made; what was laid on it is settled anew. A coat that came with the entry
+ * goes with it.
+ */
+export function recordWithout(
   painting: Painting,
   eventId: string,
   options: AssessOptions,
   making: Making,
-): Painting =>
-  settleLater(painting, withoutEvent(painting, eventId, making), options, making.newId);
+): Painting {
+  const was = painting.events.find((e) => e.id === eventId);
+  const left = settleLater(
+    painting,
+    withoutEvent(painting, eventId, making),
+    options,
+    making.newId,
+  );
+  if (was?.kind !== 'laid' || laidEvents(left).some((e) => e.coatId === was.coatId)) return left;
+  return { ...left, coats: left.coats.filter((c) => c.id !== was.coatId || !c.improvised) };
+}
 
 /** An entry that was dated anew meets what lay there at its new hour. */
 function meetAgain(

@@ -21,6 +21,8 @@ export const deadlineSchema = z.object({
   edges: z.array(edgeSchema).max(40),
   /** The hand rests on a stick: fine work needs no dry place beside it. */
   handOnStick: z.boolean(),
+  /** Passages are worked in the order of their list, as back to front, where they take the same kind of coat. */
+  inOrder: z.boolean().optional(),
 });
 
 export type Deadline = z.infer<typeof deadlineSchema>;

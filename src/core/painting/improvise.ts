@@ -3,7 +3,7 @@ import type { Coat } from './schema';
 
 /** A new coat of the same paint as one that is there. What was decided or reasoned for that one is not carried over. */
 export function likeCoat(coat: Coat, id: string, change: Partial<Coat>): Coat {
-  const { overruled: _o, why: _w, enough: _e, minutes: _m, ...same } = coat;
+  const { overruled: _o, why: _w, enough: _e, minutes: _m, improvised: _i, ...same } = coat;
   return { ...same, ...change, id };
 }
 

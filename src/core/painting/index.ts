@@ -44,6 +44,7 @@ export {
   FINENESS,
   GROUND_WHITES,
   HOW_REDUCED,
+  isCouch,
   OLD_SURFACES,
   SIZES,
   ONTO,

@@ -14,7 +14,9 @@ export function recordNewCoat(
   options: AssessOptions,
   making: Making,
 ): Painting {
-  const planned = changed(painting, making, { coats: overWhatIsLaid(painting, coat) });
+  const planned = changed(painting, making, {
+    coats: overWhatIsLaid(painting, { ...coat, improvised: true }),
+  });
   return recordLaying(
     planned,
     { coatId: coat.id, passageIds: coat.passageIds, at, spot: coat.spot },

@@ -12,6 +12,7 @@ import {
 import type { Handbook } from '../handbook';
 import type { Coat, CoatRole, HowReduced, Overrule, FilmEvent } from './schema';
 import type { SiteEvent } from './sites';
+import { isCouch } from './vocabulary';
 
 const NONE_OVERRULED: Overrule[] = [];
 
@@ -44,7 +45,6 @@ export interface Film {
 }
 
 /** A painter names a couch and the paint in it by the paint. */
-const isCouch = (role: CoatRole): boolean => role === 'oiling-out';
 const mergedName = (lower: Film, name: string, role: CoatRole): Pick<Film, 'name' | 'role'> => {
   if (isCouch(lower.role)) return { name, role };
   if (isCouch(role) || lower.name === name) return { name: lower.name, role: lower.role };

@@ -142,6 +142,8 @@ export const coatSchema = z.object({
   apart: z.boolean().optional(),
   /** How fine the work in it is, where it is not the usual of its kind: what its minutes are reckoned from. */
   fineness: z.enum(FINENESS).optional(),
+  /** Nobody planned it: it came with its laying, as a dab does, and goes when that is taken back. */
+  improvised: z.boolean().optional(),
   /** Passages on which a part of it was laid and no more of it is wanted. */
   enough: z.array(id).max(PASSAGES_KEPT).optional(),
 });

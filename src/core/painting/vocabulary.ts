@@ -1,4 +1,4 @@
-import type { Support } from './schema';
+import type { CoatRole, Support } from './schema';
 
 export const SUPPORT_KINDS = [
   'canvas',
@@ -35,6 +35,9 @@ export const COAT_ROLES = [
   'oiling-out',
   'varnish',
 ] as const;
+
+/** A couch: oil or medium alone, rubbed in for the paint that goes into it. */
+export const isCouch = (role: CoatRole): boolean => role === 'oiling-out';
 
 /** How fine the work of a coat is, against the usual of its kind. */
 export const FINENESS = ['broad', 'fine'] as const;

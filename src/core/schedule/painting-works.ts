@@ -11,6 +11,7 @@ import { DEADLINE_QUANTILE } from '../painting/pair';
 import type { Importance, Milestone } from '../painting/deadline';
 import { restsUntilMs } from '../painting/easel';
 import { sameSpot } from '../painting/sites';
+import { isCouch } from '../painting/vocabulary';
 import { stops } from '../rules';
 import type { Pace } from '../session/pace';
 import type { Films } from './plan-films';
@@ -221,7 +222,8 @@ export class PaintingWorks {
       if (step.coat.onto === 'wet') {
         const before = under.at(-1);
         const wet = before
-          ? this.wetInto(before, passageId, false)
+          ? // Into a couch at once; into other paint as long as it is open.
+            this.wetInto(before, passageId, isCouch(before.coat.role))
           : this.wetIntoLaid(step, passageId);
         if (wet) {
           wets.push(wet);
@@ -298,6 +300,18 @@ export class PaintingWorks {
   }
   private readonly restsOn = new Map<string, string[]>();
 
+  /** The painter's own order of the passages, where one wants it: after the same kind of coat on the passage before. */
+  private inTurn(step: Step): Lag[] {
+    if (!this.planning.inOrder) return [];
+    const place = ({ passageIds }: Step): number =>
+      this.painting.passages.findIndex((p) => passageIds.includes(p.id));
+    const before = this.steps
+      .slice(0, this.steps.indexOf(step))
+      .filter((s) => s.coat.role === step.coat.role && place(s) < place(step))
+      .at(-1);
+    return before ? [this.lag(before.workIds.at(-1)!, null, 'order', 0)] : [];
+  }
+
   build(): void {
     for (const step of this.steps) {
       const own = this.below(step);
@@ -306,6 +320,7 @@ export class PaintingWorks {
         ...own.lags,
         ...side.lags,
         ...this.handRest(step),
+        ...this.inTurn(step),
         ...step.passageIds.flatMap((id) =>
           (this.restsOn.get(id) ?? [])
             .filter((w) => !step.workIds.includes(w))

@@ -179,6 +179,31 @@ describe('edges', () => {
     };
   };
 
+  test('the painter’s own order of the passages is kept where one wants it', () => {
+    const lags = (inOrder: boolean) => {
+      const painting = withEdge('soft', [{ role: 'block-in', apart: true }]);
+      const { works } = built({
+        ...painting,
+        planning: { ...painting.planning!, edges: [], inOrder },
+      }).problem;
+      return works.map((w) => w.lags.filter((l) => l.stage === 'order').map((l) => l.after));
+    };
+    const [first, second] = lags(true);
+    expect([first, second!.length]).toEqual([[], 1]);
+    expect(lags(false)).toEqual([[], []]);
+  });
+
+  test('paint goes into a couch in the sitting of the couch', () => {
+    const { works } = built(
+      planned([{ role: 'oiling-out' }, { role: 'overpainting', onto: 'wet' }]),
+    ).problem;
+    const at = works[1]!.wets.map((w) => [w.after, w.sameSitting]);
+    expect([...new Set(at.map(String))]).toEqual([`${works[0]!.id},true`]);
+    const paint = built(planned([{ role: 'block-in' }, { role: 'overpainting', onto: 'wet' }]));
+    expect(paint.problem.works[1]!.wets.map((w) => w.sameSitting)).not.toContain(true);
+    expect(paint.problem.works[1]!.wets.length).toBeGreaterThan(0);
+  });
+
   test('lost or soft: both sides open in one sitting', () => {
     const { works } = built(withEdge('soft', [one(jars), one(wall)])).problem;
     expect(works.at(-1)!.wets[0]).toMatchObject({ sameSitting: true });

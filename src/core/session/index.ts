@@ -28,6 +28,7 @@ export {
   type SessionPlan,
 } from './session';
 export {
+  minutesBetween,
   minutesByPainting,
   pausedMinutes,
   sessionMinutes,

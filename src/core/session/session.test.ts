@@ -19,6 +19,7 @@ import {
   isPaused,
   mergeSessions,
   noteLaid,
+  minutesBetween,
   minutesByPainting,
   paceOf,
   paletteWindow,
@@ -279,6 +280,9 @@ test("the painter's own pace bends the usual one as sessions come in", () => {
   // Nothing laid, nothing learned, however long it took.
   expect(paceOf(slow, { [painting.id]: painting })[coat.role]).toBe(1);
   expect(minutesByPainting(slow, 0)[painting.id]).toBe(3600);
+  const begun = Date.parse(slow[0]!.startedAt);
+  const total = slow.reduce((sum, s) => sum + sessionMinutes(s, 0), 0);
+  expect(minutesBetween(slow, [begun - 1, begun, begun + 1e12], 0)).toEqual([0, total]);
 });
 
 test('a clock that is set back makes no negative hours, in a session or in what dries', () => {

@@ -44,6 +44,19 @@ export const timeBoxOf = (session: Session, nowMs: number): TimeBox => ({
   }),
 });
 
+/**
+ * Minutes of the sessions that were begun between one moment and the next.
+ * @param edges ms, in order; one more than there are answers
+ */
+export const minutesBetween = (sessions: Session[], edges: number[], nowMs: number): number[] =>
+  edges
+    .slice(1)
+    .map((to, i) =>
+      sessions
+        .filter((s) => Date.parse(s.startedAt) >= edges[i]! && Date.parse(s.startedAt) < to)
+        .reduce((sum, s) => sum + sessionMinutes(s, nowMs), 0),
+    );
+
 /** Minutes spent on each painting over all sessions. */
 export function minutesByPainting(sessions: Session[], nowMs: number): Record<string, number> {
   const out: Record<string, number> = {};

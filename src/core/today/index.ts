@@ -1,6 +1,8 @@
 export {
   clusterRows,
+  coatsAtOnce,
   comingReady,
+  inPassageOrder,
   today,
   todayRow,
   TODAY_GROUPS,

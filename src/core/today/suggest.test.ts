@@ -1,5 +1,6 @@
 import { CLEANING_MINUTES } from '@/data/pace';
 import { assessPainting, type Painting } from '../painting';
+import { USUAL_DEADLINE } from '../painting/deadline';
 import { layCoat } from '../painting/events';
 import { isoDaysAgo, making, NOW_MS, optionsAt, stackOf } from '../tests/paintings';
 import { FLESH, part, recipe, tube } from '../tests/recipes';
@@ -78,6 +79,65 @@ test('what does not fit is left out, or begun where it may be left half done', (
 test('open paint with nothing meant to go into it is not asked for', () => {
   const left = lay(named(stackOf([recipe(FLESH), recipe(FLESH)]), 'left'), 0, 0.05);
   expect(suggestSession(rowsOf(left), 240).works).toEqual([]);
+});
+
+test('a couch and the paint that goes into it are one work', () => {
+  const couched = named(
+    stackOf(
+      [recipe([], 1, [part('linseed-refined')], 5), recipe(FLESH, 0, [], 40)],
+      [{ role: 'oiling-out' }, { role: 'overpainting', onto: 'wet' }],
+    ),
+    'couched',
+  );
+  const { works } = suggestSession(rowsOf(couched), 12 * 60);
+  expect(works.map((w) => [w.coat.role, ...w.into.map((c) => c.role)])).toEqual([
+    ['oiling-out', 'overpainting'],
+  ]);
+  const [work] = works;
+  expect(work!.minutesEach).toHaveLength(2);
+  expect(work!.minutes).toBe(work!.minutesEach[0]! + work!.minutesEach[1]!);
+  // It is begun and ended in one go, so that it is not offered where only a part of it fits.
+  expect(suggestSession(rowsOf(couched), CLEANING_MINUTES + work!.minutes - 5).works).toEqual([]);
+  // Paint that goes into other paint is a work of its own.
+  const wet = named(
+    stackOf([recipe(FLESH), recipe(FLESH, 0, [], 20)], [{}, { onto: 'wet' }]),
+    'wet',
+  );
+  expect(suggestSession(rowsOf(wet), 12 * 60).works.map((w) => w.into)).toEqual([[]]);
+});
+
+test('passages come in their own order where the painter wants it', () => {
+  const apart = (inOrder: boolean): Painting => {
+    const p = named(stackOf([recipe(FLESH), recipe(FLESH)]), 'ordered');
+    // The second passage has been dry for longer.
+    const [first, second] = p.passages.map(({ id }) => id) as [string, string];
+    const on = (q: Painting, id: string, daysAgo: number) =>
+      layCoat(
+        q,
+        {
+          coatId: q.coats[0]!.id,
+          passageIds: [id],
+          at: isoDaysAgo(daysAgo),
+          spot: null,
+          intoWet: false,
+        },
+        making(),
+      );
+    return {
+      ...on(on(p, second, 60), first, 40),
+      planning: { ...USUAL_DEADLINE, ...(inOrder ? { inOrder } : {}) },
+    };
+  };
+  const order = (inOrder: boolean) => {
+    const rows = rowsOf(apart(inOrder));
+    return [
+      rows['takes-a-coat'].map((r) => r.passage.name),
+      suggestSession(rows, 12 * 60).works.flatMap((w) => w.cluster.passages.map((p) => p.name)),
+    ];
+  };
+  const names = apart(true).passages.map((p) => p.name);
+  expect(order(true)).toEqual([names, names]);
+  expect(order(false)[0]).toEqual([...names].reverse());
 });
 
 test('a faster hand does more in the same time', () => {

@@ -4,7 +4,14 @@ import { PLANNING_QUANTILE } from '../painting/pair';
 import type { Coat } from '../painting/schema';
 import { mediumKey } from '../schedule/steps';
 import { mayBeParted, minutesOf, USUAL_PACE, type Pace } from '../session/pace';
-import { clusterRows, type TodayCluster, type TodayGroup, type TodayRow } from './today';
+import {
+  clusterRows,
+  coatsAtOnce,
+  inPassageOrder,
+  type TodayCluster,
+  type TodayGroup,
+  type TodayRow,
+} from './today';
 
 /** Why a work stands in the suggestion. */
 export type SuggestReason = 'open-paint' | 'longest-wait' | 'same-medium' | 'fits';
@@ -12,7 +19,12 @@ export type SuggestReason = 'open-paint' | 'longest-wait' | 'same-medium' | 'fit
 export interface SuggestedWork {
   cluster: TodayCluster;
   coat: Coat;
+  /** In one work with it: what goes into it while it is wet, where it is a couch. */
+  into: Coat[];
+  /** All of it. */
   minutes: number;
+  /** Of each coat of it, the first first. */
+  minutesEach: number[];
   /** Only a part of it fits; the rest is for another day. */
   part: boolean;
   reason: SuggestReason;
@@ -44,25 +56,24 @@ function candidatesOf(rows: Record<TodayGroup, TodayRow[]>, pace: Pace): Candida
   const of = (group: TodayGroup): TodayCluster[] => clusterRows(rows[group]);
   return [...of('still-open'), ...of('takes-a-coat')].flatMap((cluster): Candidate[] => {
     const { row, passages } = cluster;
-    const coat = row.painting.coats.find((c) => c.id === row.next?.film.coatIds[0]);
+    const [coat, ...into] = coatsAtOnce(row);
     const open = row.group === 'still-open';
     // Paint that is open is only for what is meant to go into it.
     if (!coat || (open && coat.onto !== 'wet')) return [];
+    const ids = passages.map((p) => p.id);
+    const minutesEach = [coat, ...into].map((c) => minutesOf(row.painting, c, ids, pace));
     return [
       {
         cluster,
         coat,
-        minutes: minutesOf(
-          row.painting,
-          coat,
-          passages.map((p) => p.id),
-          pace,
-        ),
-        medium: mediumKey(coat) ?? '',
+        into,
+        minutes: minutesEach.reduce((sum, m) => sum + m, 0),
+        minutesEach,
+        medium: mediumKey(into.at(-1) ?? coat) ?? '',
         open,
         closesMs: row.readyAtMs ?? Infinity,
         wait: waitDays(row),
-        splittable: mayBeParted(coat),
+        splittable: into.length === 0 && mayBeParted(coat),
       },
     ];
   });
@@ -92,7 +103,7 @@ function ordered(candidates: Candidate[]): { candidate: Candidate; reason: Sugge
     });
     rest.splice(rest.indexOf(chosen), 1);
   }
-  return out;
+  return inPassageOrder(out, ({ candidate }) => candidate.cluster.row);
 }
 
 /**
@@ -109,12 +120,21 @@ export function suggestSession(
   let left = Math.max(0, minutesAtHand - CLEANING_MINUTES);
   const works: SuggestedWork[] = [];
   for (const { candidate, reason } of ordered(candidatesOf(rows, pace))) {
-    const { cluster, coat, medium, minutes, splittable } = candidate;
+    const { cluster, coat, into, medium, minutes, minutesEach, splittable } = candidate;
     const whole = minutes <= left;
     const part = !whole && splittable && left >= 2 * LEAST_WORK_MINUTES;
     if (!whole && !part) continue;
     const used = whole ? minutes : left;
-    works.push({ cluster, coat, medium, minutes: used, part, reason });
+    works.push({
+      cluster,
+      coat,
+      into,
+      medium,
+      minutes: used,
+      minutesEach: whole ? minutesEach : [used],
+      part,
+      reason,
+    });
     left -= used;
   }
   return {

@@ -1,6 +1,7 @@
 import { DAY_MS, type StageWindow } from '../drying';
 import {
   isBegun,
+  isCouch,
   isOnEasel,
   nextPlanned,
   topLaid,
@@ -9,7 +10,7 @@ import {
   type SiteStack,
 } from '../painting';
 import { stops } from '../rules';
-import type { Onto, Painting, Passage } from '../painting/schema';
+import type { Coat, Onto, Painting, Passage } from '../painting/schema';
 
 export const TODAY_GROUPS = ['takes-a-coat', 'still-open', 'leave-alone'] as const;
 export type TodayGroup = (typeof TODAY_GROUPS)[number];
@@ -41,6 +42,14 @@ export interface TodayRow {
   window: StageWindow | null;
   /** When it was ready, or will be, at the planning chance. Null when drying stands still. */
   readyAtMs: number | null;
+}
+
+/** The coats that are one work there: the next to be laid, and what goes into it while it is wet where it is a couch. */
+export function coatsAtOnce({ painting, next }: Pick<TodayRow, 'painting' | 'next'>): Coat[] {
+  const coats = (next?.film.coatIds ?? []).flatMap(
+    (id) => painting.coats.find((c) => c.id === id) ?? [],
+  );
+  return coats.length > 0 && isCouch(coats[0]!.role) ? coats : coats.slice(0, 1);
 }
 
 const wantedStage = (onto: Onto | null): 'touchDry' | 'throughDry' =>
@@ -131,7 +140,7 @@ export function todayRow(
   const next = nextPlanned(stack);
   const judged = top ? paintedRow(top, next, nowMs) : bareRow(assessment.groundReadyAtMs, nowMs);
   const { painting } = assessment;
-  const coat = painting.coats.find((c) => c.id === next?.film.coatIds[0]);
+  const [coat] = coatsAtOnce({ painting, next });
   return {
     painting,
     rest: coat !== undefined && isBegun(painting, coat, passage.id),
@@ -147,6 +156,26 @@ export function todayRow(
 /** Open ends soonest first; what takes a coat, longest ready first; what waits, soonest ready first. */
 const order = (row: TodayRow): number =>
   row.readyAtMs ?? (row.group === 'takes-a-coat' ? -Infinity : Infinity);
+
+/**
+ * Passages that take the same kind of coat in the painter's own order, where one wants it: they change places among
+ * themselves, and nothing else moves.
+ */
+export function inPassageOrder<T>(items: T[], rowOf: (item: T) => TodayRow): T[] {
+  const place = (row: TodayRow): number => row.painting.passages.indexOf(row.passage);
+  const kin = (row: TodayRow): string | null =>
+    row.painting.planning?.inOrder && row.next ? `${row.painting.id}|${row.next.film.role}` : null;
+  const queues = new Map<string, T[]>();
+  for (const item of items) {
+    const key = kin(rowOf(item));
+    if (key !== null) queues.set(key, [...(queues.get(key) ?? []), item]);
+  }
+  for (const queue of queues.values()) queue.sort((a, b) => place(rowOf(a)) - place(rowOf(b)));
+  return items.map((item) => {
+    const key = kin(rowOf(item));
+    return key === null ? item : queues.get(key)!.shift()!;
+  });
+}
 
 /** Nothing planned goes behind everything that has a coat to come. */
 const behind = (row: TodayRow): number => (row.reason === 'ready-nothing-planned' ? 1 : 0);
@@ -195,10 +224,12 @@ export function today(
     .flatMap((assessment) =>
       assessment.passages.flatMap((passage) => rowsOf(assessment, passage, nowMs)),
     );
-  const group = (key: TodayGroup) =>
-    rows
+  const group = (key: TodayGroup) => {
+    const inTime = rows
       .filter((row) => row.group === key)
       .sort((a, b) => behind(a) - behind(b) || order(a) - order(b));
+    return key === 'takes-a-coat' ? inPassageOrder(inTime, (row) => row) : inTime;
+  };
   return {
     'takes-a-coat': group('takes-a-coat'),
     'still-open': group('still-open'),

@@ -10,7 +10,8 @@ import { settingsChanged } from '@/store/studio';
 import { Action } from '@/ui/Action';
 import { FactorBar } from '@/ui/time/FactorBar';
 import { Notice } from '@/ui/Notice';
-import { Screen } from '@/ui/Screen';
+import { NARROW, Screen, WIDE } from '@/ui/Screen';
+import { TwoColumns, useWide } from '@/ui/Split';
 import { Heading, Text } from '@/ui/Text';
 import { shortTime } from '@/ui/time/words';
 import { colour, space } from '@/ui/tokens';
@@ -21,8 +22,13 @@ export function LearnedScreen() {
   const router = useRouter();
   const view = useLearned();
   const { explanation } = view;
+  const wide = useWide();
   return (
-    <Screen title="What it has learned" onBack={() => router.navigate('/studio')}>
+    <Screen
+      title="What it has learned"
+      onBack={() => router.navigate('/studio')}
+      maxWidth={wide ? WIDE : NARROW}
+    >
       <View style={{ gap: space.xl }}>
         <Heading>{view.sentence}</Heading>
         {view.problem ? (
@@ -33,8 +39,11 @@ export function LearnedScreen() {
             {`Past forecasts missed more often than they should, so every window is ${Math.round(100 * (explanation.widen - 1))} % wider.`}
           </Notice>
         ) : null}
-        {explanation.studio || explanation.factors.length > 0 ? <Factors view={view} /> : null}
-        <Evidence view={view} />
+        {explanation.studio || explanation.factors.length > 0 ? (
+          <TwoColumns left={<Factors view={view} />} right={<Evidence view={view} />} />
+        ) : (
+          <Evidence view={view} />
+        )}
       </View>
     </Screen>
   );

@@ -110,6 +110,19 @@ function Dates({ painting }: { painting: Painting }) {
           checked={planning.handOnStick}
           onPress={() => set({ handOnStick: !planning.handOnStick })}
         />
+        {painting.passages.length > 1 ? (
+          <>
+            <Tick
+              title={`Passages in their order: ${painting.passages.map((p) => p.name).join(', ')}`}
+              checked={planning.inOrder === true}
+              onPress={() => set({ inOrder: !planning.inOrder })}
+            />
+            <Text size="small" tone="ink2">
+              Today, the hours at hand and the plan then take them one after the other where they
+              get the same kind of coat. Their order is changed under “About this painting”.
+            </Text>
+          </>
+        ) : null}
       </View>
       <Edges painting={painting} planning={planning} set={set} />
     </View>

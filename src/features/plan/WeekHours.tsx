@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { workingHoursSchema, type Hours, type WorkingHours } from '@/core/plan-record/schema';
 import { changedRecord } from '@/core/plan-record/record';
@@ -10,15 +11,19 @@ import { TakeOut } from '@/ui/TakeOut';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { colour, space } from '@/ui/tokens';
-import { WEEKDAYS } from './clock-text';
+import { WeekPicture } from '@/ui/time/WeekPicture';
+import { clockOf, WEEKDAYS } from './clock-text';
 import { HoursFields } from './HoursFields';
 
+/** Monday to Friday. */
+const WORKDAYS = 5;
 const NEW_HOURS: Hours = { from: 18 * 60, to: 20 * 60 };
 
 /** The hours of each day of the week. */
 export function WeekHours() {
   const dispatch = useStoreDispatch();
   const { hours } = useStoreSelector(planRecordOf);
+  const [chosen, setChosen] = useState(0);
   const form = useLiveForm(
     { key: 'hours', schema: workingHoursSchema, document: hours },
     (changed) =>
@@ -29,9 +34,20 @@ export function WeekHours() {
   return (
     <View style={{ gap: space.s }}>
       <Heading>The week</Heading>
-      {WEEKDAYS.map((name, day) => (
-        <DayHours key={name} name={name} day={day} form={form} />
-      ))}
+      <Text size="small" tone="ink2">
+        Tap a day to put two hours, drag them, or an end of them. The figures of the chosen day
+        stand below.
+      </Text>
+      <View role="radiogroup" aria-label="The day whose figures stand below">
+        <WeekPicture
+          days={WEEKDAYS.map((name, day) => ({ name, hours: hours.week[day]! }))}
+          chosen={chosen}
+          onChoose={setChosen}
+          onChange={(day, stretches) => form.put(`week.${day}`, stretches)}
+          clock={clockOf}
+        />
+      </View>
+      <DayHours key={chosen} name={WEEKDAYS[chosen]!} day={chosen} form={form} />
       <Tick
         title="Only by daylight"
         checked={form.draft.daylightOnly}
@@ -84,11 +100,24 @@ function DayHours({ name, day, form }: { name: string; day: number; form: Form<W
           </Text>
         ) : null}
         <Action
-          title={stretches.length === 0 ? 'Add hours' : 'And again'}
+          title={stretches.length === 0 ? 'Add hours' : 'More hours that day'}
           kind="quiet"
           style={{ alignSelf: 'flex-start' }}
           onPress={() => form.put(path, [...stretches, NEW_HOURS])}
         />
+        {stretches.length > 0 && day < WORKDAYS ? (
+          <Action
+            title="The same Monday to Friday"
+            kind="quiet"
+            style={{ alignSelf: 'flex-start' }}
+            onPress={() =>
+              form.put(
+                'week',
+                form.draft.week.map((was, i) => (i < WORKDAYS ? stretches : was)),
+              )
+            }
+          />
+        ) : null}
       </View>
     </View>
   );

@@ -49,6 +49,7 @@ describe('hours of the week', () => {
   });
 
   test('what is typed stays while the focus goes from field to field', () => {
+    fireEvent.click(screen.getByRole('radio', { name: /^Tuesday/ }));
     const from = screen.getByLabelText<HTMLInputElement>('Tuesday from');
     fireEvent.change(from, { target: { value: '9' } });
     fireEvent.blur(from);
@@ -59,8 +60,20 @@ describe('hours of the week', () => {
     expect(from.value).toBe('09:00');
   });
 
+  test('are moved, lengthened and taken out in the picture by keys', () => {
+    const bar = () => screen.getByRole('button', { name: /^Tuesday \d/ });
+    fireEvent.keyDown(bar(), { key: 'ArrowRight' });
+    expect(week()[1]).toEqual([{ from: 18 * 60 + 15, to: 20 * 60 + 45 }]);
+    fireEvent.keyDown(bar(), { key: 'ArrowLeft', shiftKey: true });
+    expect(week()[1]).toEqual([{ from: 18 * 60 + 15, to: 20 * 60 + 30 }]);
+    fireEvent.keyDown(bar(), { key: 'Delete' });
+    expect(week()[1]).toEqual([]);
+    fireEvent.click(screen.getByText('The same Monday to Friday'));
+    expect(week().map((day) => day.length)).toEqual([1, 1, 1, 1, 1, 0, 0]);
+  });
+
   test('of two stretches the one that is meant goes', () => {
-    fireEvent.click(screen.getAllByText('And again')[0]!);
+    fireEvent.click(screen.getByText('More hours that day'));
     expect(week()[0]).toHaveLength(2);
     const [first, second] = screen.getAllByLabelText<HTMLInputElement>('Monday from');
     fireEvent.change(second!, { target: { value: '21:00' } });

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { plannedCoats, unlaidPassages, type Painting } from '@/core/painting';
-import { clusterRows, TODAY_GROUPS } from '@/core/today';
+import { clusterRows, coatsAtOnce, TODAY_GROUPS } from '@/core/today';
 import { addWork, type Session, type SessionPlan } from '@/core/session';
 import { rowWords } from '@/features/due-words';
 import { changeSession } from '@/store/actions';
@@ -32,10 +32,10 @@ export function AddWork({ session, onClose }: { session: Session; onClose: () =>
   const ready = clusterRows([...groups['still-open'], ...groups['takes-a-coat']]).filter(
     (c) => c.row.next !== null,
   );
-  const take = (work: Omit<NewWork, 'plannedMinutes'>) => {
+  const take = (...works: Omit<NewWork, 'plannedMinutes'>[]) => {
     dispatch(
-      changeSession(session.id, `Added ${work.name.toLowerCase()}`, (s, m) =>
-        addWork(s, { ...work, plannedMinutes: null }, m),
+      changeSession(session.id, `Added ${works[0]!.name.toLowerCase()}`, (s, m) =>
+        works.reduce((was, work) => addWork(was, { ...work, plannedMinutes: null }, m), s),
       ),
     );
     onClose();
@@ -52,20 +52,22 @@ export function AddWork({ session, onClose }: { session: Session; onClose: () =>
           <>
             {ready.length === 0 ? <Text tone="ink2">Nothing takes a coat now.</Text> : null}
             {ready.map(({ row, passages }) => {
-              const coat = row.painting.coats.find((c) => c.id === row.next!.film.coatIds[0]);
+              const coats = coatsAtOnce(row);
               const names = passages.map((p) => p.name).join(', ');
               const where = row.spotName ? `${names}, ${row.spotName}` : names;
-              return coat ? (
+              return coats.length > 0 ? (
                 <Action
-                  key={`${row.painting.id}-${coat.id}-${where}`}
-                  title={`${coat.name}: ${where}, ${row.painting.title}`}
+                  key={`${row.painting.id}-${coats[0]!.id}-${where}`}
+                  title={`${coats.map((c) => c.name).join(', into it ')}: ${where}, ${row.painting.title}`}
                   onPress={() =>
-                    take({
-                      paintingId: row.painting.id,
-                      passageIds: passages.map((p) => p.id),
-                      coatId: coat.id,
-                      name: coat.name,
-                    })
+                    take(
+                      ...coats.map((coat) => ({
+                        paintingId: row.painting.id,
+                        passageIds: passages.map((p) => p.id),
+                        coatId: coat.id,
+                        name: coat.name,
+                      })),
+                    )
                   }
                 />
               ) : null;

@@ -7,8 +7,11 @@ import { useNow, useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { ListRow } from '@/ui/ListRow';
 import { ListScreen } from '@/ui/ListScreen';
+import { Split, useWide } from '@/ui/Split';
 import { Text } from '@/ui/Text';
 import { clock, sessionDay } from '@/ui/time/words';
+import { space } from '@/ui/tokens';
+import { LogSums } from './LogSums';
 import { timer, useSessions } from './useSession';
 
 const WEEK_MS = 7 * 86_400_000;
@@ -25,7 +28,9 @@ export function LogScreen() {
         .reduce((sum, s) => sum + sessionMinutes(s, nowMs), 0),
     [sessions, nowMs],
   );
-  return (
+  const wide = useWide();
+  const sums = sessions.length > 0 ? <LogSums sessions={sessions} nowMs={nowMs} /> : null;
+  const list = (
     <ListScreen
       title="Session log"
       subtitle={`${timer(week)} h in the last seven days`}
@@ -45,8 +50,10 @@ export function LogScreen() {
       rows={sessions}
       keyOf={(session) => session.id}
       row={(session) => <Row session={session} nowMs={nowMs} />}
+      below={wide ? null : <View style={{ marginTop: space.xl }}>{sums}</View>}
     />
   );
+  return wide && sums ? <Split panel={sums}>{list}</Split> : list;
 }
 
 function Row({ session, nowMs }: { session: Session; nowMs: number }) {

@@ -9,7 +9,8 @@ import { BINDER_KEYS, BINDERS } from '@/data/binders';
 import { useTemperatureUnit } from '@/features/useTemperature';
 import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
-import { Screen } from '@/ui/Screen';
+import { NARROW, Screen, WIDE } from '@/ui/Screen';
+import { TwoColumns, useWide } from '@/ui/Split';
 import { Stepper } from '@/ui/Stepper';
 import { Heading } from '@/ui/Text';
 import { space } from '@/ui/tokens';
@@ -19,36 +20,41 @@ export function SettingsScreen() {
   const dispatch = useStoreDispatch();
   const units = useStoreSelector((state) => state.studio.units);
   const temperature = useTemperatureUnit();
+  const wide = useWide();
   return (
-    <Screen title="Settings">
-      <View style={{ gap: space.xxl }}>
-        <UnreadableNotices />
-        <View>
-          <Heading style={{ marginBottom: space.s }}>Units</Heading>
-          <Choice
-            label="Sizes in"
-            options={[
-              { key: 'cm', name: 'cm' },
-              { key: 'inch', name: 'inches' },
-            ]}
-            value={units}
-            onChange={(key) => dispatch(settingsChanged({ units: key }))}
-          />
-          <Choice
-            label="Temperatures in"
-            options={[
-              { key: 'C', name: 'Celsius' },
-              { key: 'F', name: 'Fahrenheit' },
-            ]}
-            value={temperature}
-            onChange={(key) => dispatch(settingsChanged({ temperature: key }))}
-          />
-        </View>
-        <BinderSection />
-        <PlaceSection />
-        <KeepSection />
-        <SafetySection />
-      </View>
+    <Screen title="Settings" maxWidth={wide ? WIDE : NARROW}>
+      <UnreadableNotices />
+      <TwoColumns
+        left={
+          <>
+            <View>
+              <Heading style={{ marginBottom: space.s }}>Units</Heading>
+              <Choice
+                label="Sizes in"
+                options={[
+                  { key: 'cm', name: 'cm' },
+                  { key: 'inch', name: 'inches' },
+                ]}
+                value={units}
+                onChange={(key) => dispatch(settingsChanged({ units: key }))}
+              />
+              <Choice
+                label="Temperatures in"
+                options={[
+                  { key: 'C', name: 'Celsius' },
+                  { key: 'F', name: 'Fahrenheit' },
+                ]}
+                value={temperature}
+                onChange={(key) => dispatch(settingsChanged({ temperature: key }))}
+              />
+            </View>
+            <BinderSection />
+            <PlaceSection />
+            <SafetySection />
+          </>
+        }
+        right={<KeepSection />}
+      />
     </Screen>
   );
 }

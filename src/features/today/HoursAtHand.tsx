@@ -58,7 +58,7 @@ export function HoursAtHand({
   const router = useRouter();
   const begin = useBegin();
   const meant = works
-    .map((w) => `${w.coat.name.toLowerCase()}, ${passagesOf(w)}`)
+    .map((w) => `${nameOf(w).toLowerCase()}, ${passagesOf(w)}`)
     .join('; ')
     .slice(0, GOAL_LETTERS);
   const goal = useText('session-goal', goalSchema);
@@ -67,13 +67,15 @@ export function HoursAtHand({
     begin({
       boxMinutes: minutes,
       goal: goal.text.trim() || meant,
-      works: works.map((w) => ({
-        paintingId: w.cluster.row.painting.id,
-        passageIds: w.cluster.passages.map((p) => p.id),
-        coatId: w.coat.id,
-        name: w.coat.name,
-        plannedMinutes: w.minutes,
-      })),
+      works: works.flatMap((w) =>
+        [w.coat, ...w.into].map((coat, i) => ({
+          paintingId: w.cluster.row.painting.id,
+          passageIds: w.cluster.passages.map((p) => p.id),
+          coatId: coat.id,
+          name: coat.name,
+          plannedMinutes: w.minutesEach[i]!,
+        })),
+      ),
     });
     goal.done();
     router.push('/session');
@@ -123,7 +125,7 @@ export function HoursAtHand({
                       </Text>
                     </View>
                     <Text style={{ flex: 1 }}>
-                      <Text strong>{work.coat.name}</Text>
+                      <Text strong>{nameOf(work)}</Text>
                       {` ${passagesOf(work)}, ${work.cluster.row.painting.title}${work.part ? ' (a part of it)' : ''}`}
                     </Text>
                     <Text strong>{timer(work.minutes)}</Text>
@@ -178,6 +180,9 @@ export function HoursAtHand({
 
 const keyOf = (w: SuggestedWork): string =>
   `${w.cluster.row.painting.id}|${w.coat.id}|${w.cluster.passages.map((p) => p.id).join()}`;
+/** A couch and the paint that goes into it are one work. */
+const nameOf = ({ coat, into }: SuggestedWork): string =>
+  [coat, ...into].map((c) => c.name).join(', into it ');
 const passagesOf = (w: SuggestedWork): string => {
   const names = w.cluster.whole
     ? 'whole surface'

@@ -5,6 +5,8 @@ import { FilmCore } from '@/ui/film/FilmCore';
 import { StateTag } from '@/ui/film/StateSwatch';
 import { Action } from '@/ui/Action';
 import { StudioLink } from '@/features/frame/StudioLink';
+import { WhenChoice } from '@/features/record/WhenChoice';
+import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
@@ -60,6 +62,17 @@ export function TouchScreen({
               onPress={() => view.setTwistMarks(!view.twistMarks)}
             />
           ) : null}
+          {view.when.when === 'now' ? (
+            <Action
+              title="Touched now. At another hour?"
+              kind="quiet"
+              style={{ alignSelf: 'flex-start' }}
+              onPress={() => view.setWhen({ ...view.when, when: 'hour' })}
+            />
+          ) : (
+            <WhenChoice value={view.when} onChange={view.setWhen} />
+          )}
+          {view.refusal ? <Notice tone="refusal">{view.refusal}</Notice> : null}
           <Text size="small" tone="ink2" style={{ marginTop: space.m }}>
             Touch a corner or the witness dab, not the picture. Thumb twists on the witness only.
             Wear a glove where the paint holds lead, cadmium or cobalt.

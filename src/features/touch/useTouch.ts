@@ -4,10 +4,12 @@ import { type Layer, type Painting, type Passage, type SiteStack } from '@/core/
 import { touchFilm } from '@/core/painting/touch';
 import { type TodayRow } from '@/core/today';
 import { worthATouch } from '@/core/today/worth';
-import { changePainting } from '@/store/actions';
-import { useNow, useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import type { WhenValue } from '@/features/record/laying-form';
+import { useRecord } from '@/features/record/useRecord';
+import { whenIso, whenNow } from '@/features/record/WhenChoice';
+import { useNow, useStoreSelector } from '@/store/hooks';
 import { selectTouchable } from '@/store/select';
-import { nowIso } from '@/store/clock';
+import { nowMs as presentMs } from '@/store/clock';
 
 /** A film that can be touched. */
 export interface Touchable {
@@ -54,6 +56,11 @@ export interface TouchView {
   find(finding: Finding): void;
   twistMarks: boolean;
   setTwistMarks(marks: boolean): void;
+  /** When it was touched; now unless somebody says otherwise. */
+  when: WhenValue;
+  setWhen(when: WhenValue): void;
+  /** Why it could not be noted. */
+  refusal: string;
   note(): void;
   /** The film most worth a touch after this one. */
   next(): void;
@@ -63,7 +70,6 @@ export interface TouchView {
 }
 
 export function useTouch(wanted: { painting: string | null; passage: string | null }): TouchView {
-  const dispatch = useStoreDispatch();
   const nowMs = useNow();
   const learned = useStoreSelector((state) => state.learned.learned);
   const groups = useStoreSelector(selectTouchable);
@@ -75,15 +81,22 @@ export function useTouch(wanted: { painting: string | null; passage: string | nu
   const [key, setKey] = useState<string | null>(null);
   const [finding, setFinding] = useState<Finding | null>(null);
   const [twistMarks, setTwistMarks] = useState(false);
+  const [when, setWhen] = useState(() => whenNow(presentMs()));
+  const { record, refusal, setRefusal } = useRecord();
   const [noted, setNoted] = useState<(Noted & { learnedThen: typeof learned }) | null>(null);
   const asked = list.find(
     (t) => t.painting.id === wanted.painting && t.passage.id === wanted.passage,
   );
   const chosen = list.find((t) => t.key === key) ?? asked ?? list[0] ?? null;
-  const choose = (next: string): void => {
-    setKey(next);
+  const fresh = (): void => {
     setFinding(null);
     setTwistMarks(false);
+    setWhen(whenNow(presentMs()));
+    setRefusal(null);
+  };
+  const choose = (next: string): void => {
+    setKey(next);
+    fresh();
     setNoted(null);
   };
   return {
@@ -102,6 +115,12 @@ export function useTouch(wanted: { painting: string | null; passage: string | nu
     },
     twistMarks,
     setTwistMarks,
+    when,
+    setWhen(next) {
+      setWhen(next);
+      setRefusal(null);
+    },
+    refusal: refusal?.message ?? '',
     note() {
       if (!chosen || !finding) return;
       const { painting, passage, spotName, top } = chosen;
@@ -109,23 +128,22 @@ export function useTouch(wanted: { painting: string | null; passage: string | nu
         top.state === 'touch-dry' || top.state === 'through-dry' ? 'throughDry' : 'touchDry';
       const window = top.windows?.[stage];
       let eventId = '';
-      dispatch(
-        changePainting(painting.id, `Touched ${passage.name}: ${finding}`, (p, making) => {
-          const after = touchFilm(
-            p,
-            {
-              passageId: passage.id,
-              spotName,
-              at: nowIso(),
-              finding,
-              twistMarks: twistMarks && finding !== 'through-dry',
-            },
-            making,
-          );
-          eventId = after.events.at(-1)!.id;
-          return after;
-        }),
-      );
+      const done = record(painting.id, `Touched ${passage.name}: ${finding}`, (p, _o, making) => {
+        const after = touchFilm(
+          p,
+          {
+            passageId: passage.id,
+            spotName,
+            at: whenIso(when, presentMs()),
+            finding,
+            twistMarks: twistMarks && finding !== 'through-dry',
+          },
+          making,
+        );
+        eventId = after.events.at(-1)!.id;
+        return after;
+      });
+      if (!done) return;
       setNoted({
         key: chosen.key,
         finding,
@@ -136,8 +154,7 @@ export function useTouch(wanted: { painting: string | null; passage: string | nu
       });
       // The chosen film stays in sight, however the list is ordered now.
       setKey(chosen.key);
-      setFinding(null);
-      setTwistMarks(false);
+      fresh();
     },
     // Taken back, here or from the bar below: there is nothing to compare any more.
     noted: noted && chosen?.painting.events.some((e) => e.id === noted.eventId) ? noted : null,

@@ -59,6 +59,7 @@ export const clock = (ms: number): string => format(ms, 'HH:mm');
 export const localInput = (ms: number): string => format(ms, "yyyy-MM-dd'T'HH:mm");
 export const dayInput = (ms: number): string => format(ms, 'yyyy-MM-dd');
 export const dayMonthYear = (ms: number): string => format(ms, 'd MMM yyyy');
+export const dayMonth = (ms: number): string => format(ms, 'd MMM');
 /** "Tue 3 Mar, 18:30". */
 export const dayAndTime = (ms: number): string => format(ms, 'EEE d MMM, HH:mm');
 /** The day of something that was: "today", "Thu 19 Nov", with the year when it is another one. */
