@@ -54,6 +54,10 @@ export const PACE = {
   usualCounts: 2,
   /** A wait this many days longer than that of the others is begun first. */
   longWaitDays: 1,
+  /** Minutes that work is believed to have gone on when nothing more is noted of it and nothing was planned. */
+  believedMinutes: 60,
+  /** Minutes past that after which a session that still runs is taken for forgotten. */
+  forgottenMinutes: 120,
 } as const;
 
 /** Paint on the palette: how thick it lies, how cool and how closed it is kept. Judgement. */

@@ -1,5 +1,5 @@
 import { making, NOW_MS } from '../tests/paintings';
-import { endedByAnother } from './one';
+import { endedByAnother, forgottenEndMs } from './one';
 import { beginSession, endSession, sessionMinutes } from '.';
 import type { Session } from './schema';
 
@@ -32,6 +32,14 @@ test('of two that run the one begun last goes on; the other ends when it began',
 test('one forgotten elsewhere keeps no days: an hour, or what was planned, after the last thing noted', () => {
   const ended = endedByAnother([begun(-72, null), begun(-48, 90), begun(0)]);
   expect(ended.map((s) => sessionMinutes(s, NOW_MS))).toEqual([60, 90]);
+});
+
+test('a session in which nothing was noted for hours was probably forgotten', () => {
+  const session = begun(-20, 30);
+  expect(forgottenEndMs(session, NOW_MS)).toBe(NOW_MS - 19.5 * HOUR);
+  // Over what was planned, but it may well go on.
+  expect(forgottenEndMs(session, NOW_MS - 18 * HOUR)).toBeNull();
+  expect(forgottenEndMs(endSession(session, { now: at(-19) }), NOW_MS)).toBeNull();
 });
 
 test('where one runs, or none, nothing ends', () => {

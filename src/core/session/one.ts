@@ -1,9 +1,8 @@
+import { PACE } from '@/data/pace';
 import { endSession } from './session';
 import type { Session } from './schema';
 
 const MINUTE_MS = 60_000;
-/** As long as work is believed to have gone on when nothing more is noted of it and nothing was planned. */
-const USUAL_MINUTES = 60;
 
 /** The last moment that is noted in a session. */
 function lastNotedMs(session: Session): number {
@@ -17,6 +16,18 @@ function lastNotedMs(session: Session): number {
   return Math.max(...noted.flatMap((at) => (at === null ? [] : [Date.parse(at)])));
 }
 
+/** Until when a session that runs can be believed to have lasted: what was planned, or an hour, after the last thing noted. */
+function believedMs(session: Session): number {
+  const planned = session.works.find((w) => w.stretches.some((s) => s.to === null));
+  return lastNotedMs(session) + (planned?.plannedMinutes ?? PACE.believedMinutes) * MINUTE_MS;
+}
+
+/** When a session that still runs but was probably forgotten will have ended, ms; null where it may well go on. */
+export function forgottenEndMs(session: Session, nowMs: number): number | null {
+  const end = believedMs(session);
+  return session.endedAt === null && nowMs - end > PACE.forgottenMinutes * MINUTE_MS ? end : null;
+}
+
 /**
  * One session runs in a studio. Where a second one was begun in another tab, or came with a file, the one begun last
  * goes on, and each earlier one ends: when the next began, but no later than it can be believed to have lasted, so that
@@ -28,11 +39,8 @@ export function endedByAnother(sessions: Session[]): Session[] {
     .filter((s) => s.endedAt === null)
     .sort((a, b) => a.startedAt.localeCompare(b.startedAt) || (a.id < b.id ? -1 : 1));
   return running.slice(0, -1).map((session, i) => {
-    const planned = session.works.find((w) => w.stretches.some((s) => s.to === null));
-    const believedMs =
-      lastNotedMs(session) + (planned?.plannedMinutes ?? USUAL_MINUTES) * MINUTE_MS;
     const nextMs = Date.parse(running[i + 1]!.startedAt);
-    const now = new Date(Math.min(nextMs, believedMs)).toISOString();
+    const now = new Date(Math.min(nextMs, believedMs(session))).toISOString();
     return endSession(session, { now });
   });
 }

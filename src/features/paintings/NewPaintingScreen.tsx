@@ -68,7 +68,7 @@ export function NewPaintingScreen() {
         {refusal ? <Notice tone="refusal">{refusal}</Notice> : null}
         {form.tried && form.value === null ? (
           <Notice tone="refusal">
-            Something above still needs your hand; it is marked where it stands.
+            {`Something above still needs your hand; it is marked where it stands. ${form.issues[0]!.message}`}
           </Notice>
         ) : null}
         <Action title="Lay out the coats" kind="primary" onPress={submit} />

@@ -12,6 +12,25 @@ import { sharesProblem, type NewPaintingFields } from './new-painting-form';
 
 const SHARE_STEP = 5;
 
+type Drafts = NewPaintingFields['draft']['passages'];
+
+/** A new passage is cut out of the largest: a tenth of the surface, or half of that where it is small. */
+function newShare(passages: Drafts): number {
+  const largest = Math.max(...passages.map((p) => numberOf(p.share)).filter(Number.isFinite), 0);
+  return largest >= 2 * NEW_SHARE ? NEW_SHARE : Math.round(50 * largest) / 100 || NEW_SHARE;
+}
+/** What a passage takes, or leaves behind, the largest of the others gives or gets, so that they stay all of the surface. */
+function shared(passages: Drafts, more: number): Drafts {
+  const of = (p: Drafts[number]) => numberOf(p.share);
+  const largest = passages.reduce((a, b) => (of(b) > of(a) ? b : a));
+  return passages.map((p) =>
+    p === largest && Number.isFinite(of(p) + more)
+      ? { ...p, share: Math.round(100 * (of(p) + more)) / 100 }
+      : p,
+  );
+}
+const NEW_SHARE = 0.1;
+
 /** The passages with their shares. */
 export function PassageFields({ form }: { form: NewPaintingFields }) {
   const { passages } = form.draft;
@@ -42,7 +61,10 @@ export function PassageFields({ form }: { form: NewPaintingFields }) {
               ? () =>
                   form.put(
                     'passages',
-                    passages.filter((p) => p.id !== passage.id),
+                    shared(
+                      passages.filter((p) => p.id !== passage.id),
+                      numberOf(passage.share),
+                    ),
                   )
               : null
           }
@@ -54,7 +76,10 @@ export function PassageFields({ form }: { form: NewPaintingFields }) {
           <Action
             title="Another passage"
             onPress={() =>
-              form.put('passages', [...passages, { id: making().newId(), name: '', share: 0.1 }])
+              form.put('passages', [
+                ...shared(passages, -newShare(passages)),
+                { id: making().newId(), name: '', share: newShare(passages) },
+              ])
             }
           />
         ) : null}

@@ -2,9 +2,11 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { coverPalette, editSession, endSession, usesOil, type Session } from '@/core/session';
+import { forgottenEndMs } from '@/core/session/one';
 import { sessionSchema } from '@/core/session/schema';
 import { useText } from '@/forms/useText';
 import { changeSession } from '@/store/actions';
+import { nowMs as presentMs } from '@/store/clock';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { sessionAddress } from '@/features/addresses';
 import { Action } from '@/ui/Action';
@@ -13,6 +15,7 @@ import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Sheet } from '@/ui/Sheet';
 import { Heading } from '@/ui/Text';
+import { dayAndTime } from '@/ui/time/words';
 import { Tick } from '@/ui/Tick';
 import { space } from '@/ui/tokens';
 
@@ -23,6 +26,8 @@ export function EndSheet({ session, onClose }: { session: Session; onClose: () =
   const [reached, setReached] = useState<Session['reached']>(null);
   const note = useText(`end-note:${session.id}`, sessionSchema.shape.note, session.note);
   const [cover, setCover] = useState(true);
+  const [forgottenMs] = useState(() => forgottenEndMs(session, presentMs()));
+  const [ended, setEnded] = useState<'then' | 'now'>('then');
   const [brushes, setBrushes] = useState(false);
   const [rags, setRags] = useState(false);
   const paintings = useStoreSelector((s) => s.paintings.entities);
@@ -33,9 +38,11 @@ export function EndSheet({ session, onClose }: { session: Session; onClose: () =
     if (words === null) return;
     dispatch(
       changeSession(session.id, 'Ended the session', (s, m) => {
+        const at =
+          forgottenMs !== null && ended === 'then' ? new Date(forgottenMs).toISOString() : m.now;
         const done = endSession(
           editSession(s, { reached, ...(note.touched ? { note: words } : {}) }),
-          m,
+          { now: at },
         );
         return cover && mixes ? coverPalette(done, m) : done;
       }),
@@ -47,6 +54,17 @@ export function EndSheet({ session, onClose }: { session: Session; onClose: () =
     <Sheet name="End the session" onClose={onClose}>
       <View style={{ gap: space.s }}>
         <Heading>End the session</Heading>
+        {forgottenMs !== null ? (
+          <Choice
+            label="Nothing was noted for hours. It ended"
+            options={[
+              { key: 'then', name: `about ${dayAndTime(forgottenMs)}` },
+              { key: 'now', name: 'now' },
+            ]}
+            value={ended}
+            onChange={setEnded}
+          />
+        ) : null}
         <Choice
           label={session.goal ? `Reached: ${session.goal}` : 'Reached what you meant to?'}
           options={[

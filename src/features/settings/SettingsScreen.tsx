@@ -50,10 +50,14 @@ export function SettingsScreen() {
             </View>
             <BinderSection />
             <PlaceSection />
+          </>
+        }
+        right={
+          <>
+            <KeepSection />
             <SafetySection />
           </>
         }
-        right={<KeepSection />}
       />
     </Screen>
   );
