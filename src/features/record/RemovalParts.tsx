@@ -1,6 +1,8 @@
 import type { Left } from '@/data/applications';
 import type { Form } from '@/forms';
 import { Choice } from '@/ui/Choice';
+import type { Spot } from '@/core/painting';
+import { PartFields } from './PartFields';
 import type { RemovalForm } from './removal-form';
 
 /** Paint that is being laid, and is not noted yet. */
@@ -22,8 +24,17 @@ const OUT_OPTIONS: typeof LEFT_OPTIONS = [
   { key: 'half', name: 'painted out' },
 ];
 /** The paint in hand, as far as it has got, or what lay there before. */
-export function OnWhat({ form, inHand }: { form: Form<RemovalForm>; inHand: InHand }) {
-  const { onHand, halfLaid } = form.draft;
+export function OnWhat({
+  form,
+  inHand,
+  known,
+}: {
+  form: Form<RemovalForm>;
+  inHand: InHand;
+  /** Parts that have a name already. */
+  known: Spot[];
+}) {
+  const { onHand, laid } = form.draft;
   return (
     <>
       <Choice
@@ -36,14 +47,14 @@ export function OnWhat({ form, inHand }: { form: Form<RemovalForm>; inHand: InHa
         onChange={(key) => form.put('onHand', key === 'hand')}
       />
       {onHand ? (
-        <Choice
+        <PartFields
+          spot={laid}
+          onChange={(spot) => form.put('laid', spot)}
+          name={form.text('laid.name')}
+          share={form.number('laid.share', 'percent')}
+          known={known}
+          rest={false}
           label={`${inHand.name} laid so far`}
-          options={[
-            { key: 'all', name: 'all of it' },
-            { key: 'half', name: 'half' },
-          ]}
-          value={halfLaid ? 'half' : 'all'}
-          onChange={(key) => form.put('halfLaid', key === 'half')}
         />
       ) : null}
     </>

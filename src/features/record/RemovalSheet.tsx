@@ -14,7 +14,7 @@ import { Tick } from '@/ui/Tick';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { WhenChoice, whenIso, whenNow } from './WhenChoice';
-import { freeName, knownParts, PartFields } from './PartFields';
+import { knownParts, PartFields } from './PartFields';
 import {
   chosenPlaces,
   HOW_NAMES,
@@ -60,7 +60,7 @@ export function RemovalSheet(props: Props) {
       how: props.wet === false && inHand === null ? 'scraped' : 'wiped',
       tool: null,
       onHand: inHand !== null,
-      halfLaid: false,
+      laid: null,
       left: first && here.length === 1 ? { [first.key]: 'half' } : {},
       part: null,
       repaint: false,
@@ -101,9 +101,7 @@ export function RemovalSheet(props: Props) {
           inHand: laidFirst && {
             coatId: laidFirst.coatId,
             passageIds: laidFirst.passageIds,
-            spot: value.halfLaid
-              ? { name: freeName(knownParts(p, laidFirst.passageIds)), share: 0.5 }
-              : null,
+            spot: value.laid,
           },
         },
         options,
@@ -125,7 +123,9 @@ export function RemovalSheet(props: Props) {
           value={how}
           onChange={(key) => form.put('how', key)}
         />
-        {inHand ? <OnWhat form={form} inHand={inHand} /> : null}
+        {inHand ? (
+          <OnWhat form={form} inHand={inHand} known={knownParts(painting, inHand.passageIds)} />
+        ) : null}
         {(all ? places : near).map((place) => (
           <LeftOn
             key={place.key}

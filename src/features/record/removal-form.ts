@@ -15,7 +15,8 @@ export const removalFormSchema = z.object({
   tool: z.enum(REMOVAL_TOOLS).nullable(),
   /** On the paint in hand, not on what lay there before. */
   onHand: z.boolean(),
-  halfLaid: z.boolean(),
+  /** As far as the paint in hand has got: a part of its passages; null where it is all laid. */
+  laid: spotSchema.nullable(),
   /** What is left, by place (`siteKey`); a place that is not named is left alone. */
   left: z.record(z.string(), z.enum(LEFT)),
   /** Only a part of the passages, called so. */
