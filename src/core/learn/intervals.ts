@@ -45,6 +45,7 @@ export function fitIntervals(rows: Interval[]): IntervalEstimate {
         },
       ],
       testIds: [String(film)],
+      last: 0,
       factor: Int32Array.from({ length: n }, (_, i) => i),
       loading: Float64Array.from([1, ...(row.z ?? [])]),
       tables: 0,

@@ -61,7 +61,7 @@ const made = (
       features: featuresOf(STUDIO_CONSTANTS, film, r.thicknessUm, below, climate),
       tests: tests.map(([at, finding], i) => ({
         id: `${id}-${i}`,
-        atMs: laidAtMs,
+        atMs: laidAtMs + at * DAY,
         dose: times.touch.median * at,
         finding,
         twistMarks: false,
@@ -258,6 +258,90 @@ describe('learning', () => {
     expect(touch.median).toBeLessThan(2.1 * tau);
     const told = [0.1, 0.25, 0.5, 0.75, 0.9].map((p) => quantileOf(touch, p));
     expect([...told].sort((a, b) => a - b)).toEqual(told);
+  });
+
+  /** Wet, then tacky, then dry, as a finger finds it on one film that is so much slower than the tables. */
+  const ordinary = (paint: string, um: number, slow: number, at: number[]): Made =>
+    made(
+      recipe([tube(paint)], 0, [], um),
+      'one',
+      (['wet', 'tacky', 'touch-dry'] as const)
+        .slice(0, at.length)
+        .map((finding, i): [number, Finding] => [slow * at[i]!, finding]),
+    );
+
+  test('the tests of one film by itself never make it dry at once, or never', () => {
+    let histories = 0;
+    let called = 0;
+    for (const paint of ['titanium-white', 'burnt-umber', 'ivory-black'])
+      for (const um of [15, 50, 120])
+        for (const slow of [0.45, 0.7, 1, 1.3, 1.7, 2.4])
+          for (const wet of [0.3, 0.5, 0.65])
+            for (const tacky of [0.75, 0.85, 0.95])
+              for (const dry of [null, 1.1, 1.6]) {
+                const film = ordinary(paint, um, slow, dry ? [wet, tacky, dry] : [wet, tacky]);
+                const { learned, conflicts } = learn([film.evidence]);
+                const { touch } = learnedTimes(
+                  learned,
+                  film.evidence.features,
+                  film.times,
+                  'one',
+                  LAID,
+                );
+                const tables = film.times.touch;
+                const told = [0.1, 0.25, 0.5, 0.75, 0.9].map((p) => quantileOf(touch, p));
+                expect([...told].sort((a, b) => a - b)).toEqual(told);
+                expect(told.every((dose) => Number.isFinite(dose) && dose > 0)).toBe(true);
+                // Between what was found; beyond it, no farther than the tables are wide.
+                expect(told[0]!).toBeGreaterThan(
+                  dry ? 0.5 * slow * wet * tables.median : slow * tacky * tables.median,
+                );
+                expect(told[4]!).toBeLessThan(4 * Math.max(1, slow) * tables.median);
+                expect(touch.sigma).toBeLessThan(1.05 * tables.sigma);
+                histories += 1;
+                if (conflicts.length > 0) called += 1;
+              }
+    expect(histories).toBe(1458);
+    expect(called / histories).toBeLessThan(0.01);
+  });
+
+  test('white in linseed, wet after 3.0 days and tacky after 3.4: it has not dried, and nothing was misread', () => {
+    const film = made(recipe([tube('titanium-white')], 0, [], 50), 'white');
+    film.evidence.tests = [
+      { id: 'a', atMs: LAID + 3 * DAY, dose: 3, finding: 'wet', twistMarks: false },
+      { id: 'b', atMs: LAID + 3.4 * DAY, dose: 3.4, finding: 'tacky', twistMarks: false },
+    ];
+    const { learned, conflicts } = learn([film.evidence]);
+    const { touch } = learnedTimes(learned, film.evidence.features, film.times, 'white', LAID);
+    expect(conflicts).toEqual([]);
+    expect(quantileOf(touch, 0.1)).toBeGreaterThan(3.4);
+    expect(quantileOf(touch, 0.5)).toBeGreaterThan(3.6);
+    expect(quantileOf(touch, 0.9)).toBeLessThan(8);
+  });
+
+  test('what was found last is a floor, or a ceiling, even against everything else', () => {
+    const others = films('touch-dry', 1, 12);
+    const base = recipe([tube('titanium-white')]);
+    const told = (tests: [number, Finding][]) => {
+      const film = made(base, 'late', tests);
+      const { learned } = learn([...others, film.evidence]);
+      const { touch } = learnedTimes(learned, film.evidence.features, film.times, 'late', LAID);
+      return [0.1, 0.75].map((p) => quantileOf(touch, p) / film.times.touch.median);
+    };
+    const [soon, likely] = told([[3, 'tacky']]);
+    expect(soon!).toBeGreaterThanOrEqual(3);
+    expect(likely!).toBeGreaterThan(3.03);
+    // Dry against all expectation is dry.
+    expect(told([[0.3, 'touch-dry']])[1]!).toBeLessThanOrEqual(0.3);
+    // The order of entering does not matter, only when it was.
+    const film = made(base, 'late', [
+      [0.8, 'wet'],
+      [1.4, 'tacky'],
+      [1.9, 'touch-dry'],
+    ]);
+    const swapped = { ...film.evidence, tests: [...film.evidence.tests].reverse() };
+    const q = (e: FilmEvidence) => learn([...others, e]).learned.films.late!.touch!;
+    q(film.evidence).forEach((x, i) => expect(q(swapped)[i]).toBeCloseTo(x, 6));
   });
 
   test('one odd test does not wreck it, and is named', () => {

@@ -1,9 +1,9 @@
 import { COAT_SD_GRID, LEARNING as L } from '@/data/learning';
 import { TOLD } from '../drying';
 import type { FilmEvidence } from './evidence';
-import { chancesOf, fitAll, PRIOR_COAT_VARIANCE, siteSd } from './fit';
+import { chancesOf, fitAll, PRIOR_COAT_VARIANCE, siteSd, type Fit } from './fit';
 import type { Learned } from './learned';
-import { answerChance, filmLogLikelihood, STUDIO_NOISE } from './likelihood';
+import { answerChance, filmLogLikelihood, STUDIO_NOISE, type IntervalTest } from './likelihood';
 import { problemOf, type Problem, type Site } from './problem';
 
 /** The posterior over all spreads of a coat, put together. */
@@ -14,10 +14,8 @@ interface Combined {
   coatVariance: number;
 }
 
-function combine(problem: Problem): Combined {
-  const fits = fitAll(problem);
-  const chances = chancesOf(fits);
-  const n = problem.factors.length;
+function combine({ factors }: Problem, fits: Fit[], chances: number[]): Combined {
+  const n = factors.length;
   const mean = new Float64Array(n);
   fits.forEach((fit, i) => fit.mean.forEach((t, k) => (mean[k]! += chances[i]! * t)));
   const covariance = new Float64Array(n * n);
@@ -36,76 +34,106 @@ function combine(problem: Problem): Combined {
   };
 }
 
-/** What everything but the tests of a site says of it: mean of the logarithm of its dose, and variance of the factors. */
+/** What everything but its own tests says of the logarithm of a film's dose: a normal for each spread of a coat. */
 export interface Cavity {
   mean: number;
+  /** Of the factors and of the coat itself. */
   variance: number;
-  /** Variance of the coat itself. */
-  own: number;
+  chance: number;
 }
 
 const out = new Float64Array(3);
-const LEAST_PRECISION = 1e-6;
 
-/** The posterior with the site's own tests taken out again, in the Gaussian approximation at the mode. */
-function cavityOf(site: Site, { mean, covariance, coatVariance }: Combined): Cavity {
-  let eta = 0;
-  let variance = 0;
+/**
+ * The posterior with the site's own tests taken out again, in the Gaussian approximation at the mode: for each spread
+ * of a coat by itself, for only there is the posterior the normal that its tests were put into. Out of the mixture over
+ * all spreads more may be taken than ever was in it, and what is left has no end. Never less is known than before any
+ * test.
+ */
+function cavityOf({ priorSd }: Problem, site: Site, fits: Fit[], chances: number[]): Cavity[] {
   const { factor, loading } = site;
-  for (let a = 0; a < factor.length; a++) {
-    eta += loading[a]! * mean[factor[a]!]!;
-    for (let b = 0; b < factor.length; b++)
-      variance += loading[a]! * loading[b]! * covariance[factor[a]! * mean.length + factor[b]!]!;
-  }
-  const coatSd = Math.sqrt(coatVariance);
-  const sd = siteSd(site, coatSd);
-  filmLogLikelihood(site.tests, site.tables + eta, sd, STUDIO_NOISE, out);
-  // A site that curves the wrong way (a misread test far out) is not taken out: it was not put in.
-  const w = Math.max(0, -out[2]!);
-  const precision = Math.max(1 / variance - w, LEAST_PRECISION);
-  const without = (eta / variance - (w * eta + (w > 0 ? out[1]! : 0))) / precision;
-  return { mean: site.tables + without, variance: 1 / precision, own: sd * sd };
+  let prior = 0;
+  for (let a = 0; a < factor.length; a++) prior += (loading[a]! * priorSd[factor[a]!]!) ** 2;
+  const found = fits.map((fit, f): Cavity => {
+    let eta = 0;
+    let variance = 0;
+    for (let a = 0; a < factor.length; a++) {
+      eta += loading[a]! * fit.mean[factor[a]!]!;
+      for (let b = 0; b < factor.length; b++)
+        variance +=
+          loading[a]! * loading[b]! * fit.covariance[factor[a]! * fit.mean.length + factor[b]!]!;
+    }
+    const sd = siteSd(site, fit.coatSd);
+    filmLogLikelihood(site.tests, site.tables + eta, sd, STUDIO_NOISE, out);
+    const precision = Math.max(1 / variance + out[2]!, 1 / prior);
+    const mean = site.tables + eta - out[1]! / precision;
+    const whole = 1 / precision + sd * sd;
+    // How likely this spread was without the site: its evidence had the site's tests in it.
+    filmLogLikelihood(site.tests, mean, Math.sqrt(whole), STUDIO_NOISE, out);
+    return { mean, variance: whole, chance: chances[f]! / Math.exp(out[0]!) };
+  });
+  const total = found.reduce((s, c) => s + c.chance, 0);
+  return found.map((c) => ({ ...c, chance: c.chance / total }));
 }
 
-const GRID_POINTS = 101;
-const GRID_REACH = 4.5;
-const GRID = Float64Array.from(
-  { length: GRID_POINTS },
-  (_, i) => -GRID_REACH + (2 * GRID_REACH * i) / (GRID_POINTS - 1),
-);
-const BELL = GRID.map((u) => Math.exp(-0.5 * u * u));
+/** The normal that has the mean and the spread of them all. */
+function asOne(cavity: Cavity[]): { mean: number; sd: number } {
+  const mean = cavity.reduce((s, c) => s + c.chance * c.mean, 0);
+  const variance = cavity.reduce((s, c) => s + c.chance * (c.variance + (c.mean - mean) ** 2), 0);
+  return { mean, sd: Math.sqrt(variance) };
+}
 
-/** What the tests of a film make of a normal forecast of the logarithm of its dose. */
+const GRID_POINTS = 161;
+const GRID_REACH = 4.5;
+
+/** What the tests of a film make of the forecast of the logarithm of its dose. */
 interface WithTests {
   quantiles: number[];
   /** Chance that each test was misread, given everything else. */
   misread: number[];
 }
 
-function withTests(site: Site, mean: number, sd: number): WithTests {
-  const { tests } = site;
-  const mass = Float64Array.from(BELL);
+/** Whether a finding was made before the stage it speaks of, or after it. */
+const isBefore = ({ high }: IntervalTest): boolean => high <= 0;
+
+function withTests({ tests, last }: Site, cavity: Cavity[], widen: number): WithTests {
+  const parts = cavity.map(({ mean, variance, chance }) => {
+    const sd = widen * Math.sqrt(variance);
+    return { mean, sd, height: chance / sd };
+  });
+  const seen = tests[last]!;
+  const from = Math.min(seen.d, ...parts.map((p) => p.mean)) - GRID_REACH * parts[0]!.sd;
+  const to = Math.max(seen.d, ...parts.map((p) => p.mean)) + GRID_REACH * parts.at(-1)!.sd;
+  const step = (to - from) / (GRID_POINTS - 1);
+  const grid = Float64Array.from({ length: GRID_POINTS }, (_, i) => from + i * step);
+  const mass = grid.map((y) =>
+    parts.reduce((s, p) => s + p.height * Math.exp(-0.5 * ((y - p.mean) / p.sd) ** 2), 0),
+  );
   const chances = tests.map((t) =>
-    GRID.map((u, i) => {
-      const chance = answerChance(t, mean + u * sd, STUDIO_NOISE);
+    grid.map((y, i) => {
+      const chance = answerChance(t, y, STUDIO_NOISE);
       mass[i]! *= chance;
       return chance;
     }),
   );
   const total = mass.reduce((s, m) => s + m, 0);
+  // What was seen last is so: paint that was tacky then was not dry before, whatever else is known of it.
+  const seenMass = mass.map((m, i) =>
+    (isBefore(seen) ? grid[i]! - step / 2 >= seen.d : grid[i]! + step / 2 <= seen.d) ? m : 0,
+  );
+  const seenTotal = seenMass.reduce((s, m) => s + m, 0);
   const misread = tests.map((t, j) => {
     let wrong = 0;
     for (let i = 0; i < GRID_POINTS; i++) wrong += (mass[i]! * t.floor) / chances[j]![i]!;
     return wrong / total;
   });
-  const step = sd * (GRID[1]! - GRID[0]!);
   const quantiles: number[] = [];
   let sum = 0;
   for (let i = 0; i < GRID_POINTS && quantiles.length < TOLD.length; i++) {
-    const share = mass[i]! / total;
+    const share = seenMass[i]! / seenTotal;
     while (quantiles.length < TOLD.length && sum + share >= TOLD[quantiles.length]!) {
       const part = (TOLD[quantiles.length]! - sum) / share;
-      quantiles.push(mean + sd * GRID[i]! + step * (part - 0.5));
+      quantiles.push(grid[i]! + step * (part - 0.5));
     }
     sum += share;
   }
@@ -118,16 +146,16 @@ const WIDENINGS = Array.from({ length: L.widenSteps }, (_, i) => 1 + i * L.widen
 const STRICT_NOISE = { ...STUDIO_NOISE, eps: STUDIO_NOISE.eps * L.misreadExcuse };
 
 /** The widening that would have made the past forecasts most likely. */
-function wideningOf(sites: { site: Site; cavity: Cavity }[]): number {
+function wideningOf(sites: { site: Site; cavity: Cavity[] }[]): number {
+  const forecasts = sites.map(({ site, cavity }) => ({ site, ...asOne(cavity) }));
   const score = (widen: number): number => {
     const prior = -0.5 * (Math.log(widen) / L.widenSpread) ** 2;
-    return sites.reduce((s, { site, cavity }) => {
-      const sd = widen * Math.sqrt(cavity.variance + cavity.own);
+    return forecasts.reduce((s, { site, mean, sd }) => {
       return (
         s +
         site.tests.reduce((sum, test) => {
           const strict = { ...test, floor: test.floor * L.misreadExcuse };
-          filmLogLikelihood([strict], cavity.mean, sd, STRICT_NOISE, out);
+          filmLogLikelihood([strict], mean, widen * sd, STRICT_NOISE, out);
           return sum + out[0]! / site.tests.length;
         }, 0)
       );
@@ -173,16 +201,20 @@ export function learn(evidence: FilmEvidence[]): Learning {
   const problem = problemOf(evidence, PRIOR_COAT_VARIANCE);
   const tests = new Set(problem.sites.flatMap((s) => s.testIds)).size;
   if (tests === 0) return { learned: NOTHING_LEARNED, conflicts: [] };
-  const combined = combine(problem);
-  const sites = problem.sites.map((site) => ({ site, cavity: cavityOf(site, combined) }));
+  const fits = fitAll(problem);
+  const spreads = chancesOf(fits);
+  const combined = combine(problem, fits, spreads);
+  const sites = problem.sites.map((site) => ({
+    site,
+    cavity: cavityOf(problem, site, fits, spreads),
+  }));
   const widen = wideningOf(sites);
   const films: Learned['films'] = {};
   const conflicts: Conflict[] = [];
   for (const { site, cavity } of sites) {
     const filmId = evidence[site.film]!.id;
     const film = (films[filmId] ??= { touch: null, through: null });
-    const sd = widen * Math.sqrt(cavity.variance + cavity.own);
-    const { quantiles, misread: chances } = withTests(site, cavity.mean, sd);
+    const { quantiles, misread: chances } = withTests(site, cavity, widen);
     film[site.stage] = quantiles;
     chances.forEach((misread, j) => {
       if (misread > L.conflictFrom)

@@ -11,6 +11,8 @@ export interface Site {
   tests: IntervalTest[];
   /** Which of the film's tests each is. */
   testIds: string[];
+  /** The latest of the tests: what was seen last. */
+  last: number;
   /** Factors by index, rising, and their loadings. */
   factor: Int32Array;
   loading: Float64Array;
@@ -42,7 +44,7 @@ export function problemOf(evidence: FilmEvidence[], coatVariance: number): Probl
     film: number,
     stage: Site['stage'],
     features: Features,
-    tests: { interval: IntervalTest; id: string }[],
+    tests: { interval: IntervalTest; id: string; atMs: number }[],
     tables: { median: number; sigma: number },
     coat: number,
     wander: Features,
@@ -58,6 +60,7 @@ export function problemOf(evidence: FilmEvidence[], coatVariance: number): Probl
       stage,
       tests: tests.map((t) => t.interval),
       testIds: tests.map((t) => t.id),
+      last: tests.reduce((at, t, k) => (t.atMs >= tests[at]!.atMs ? k : at), 0),
       factor: Int32Array.from(all, ([index]) => index),
       loading: Float64Array.from(all, ([, value]) => value),
       tables: Math.log(tables.median),
@@ -69,7 +72,7 @@ export function problemOf(evidence: FilmEvidence[], coatVariance: number): Probl
     const of = (interval: (t: FilmEvidence['tests'][number]) => IntervalTest | null) =>
       film.tests.flatMap((t) => {
         const found = interval(t);
-        return found ? [{ interval: found, id: t.id }] : [];
+        return found ? [{ interval: found, id: t.id, atMs: t.atMs }] : [];
       });
     siteOf(
       i,
