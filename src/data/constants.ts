@@ -220,6 +220,18 @@ const HANDBOOK_ROWS = {
     'low',
   ),
   canvasReducedPvc: row(0.9, 'reduced PVC', JUDGEMENT, 'low'),
+  alkydThinUm: row(
+    15,
+    'um, a glaze or couch that gives with what moves below it',
+    JUDGEMENT,
+    'low',
+  ),
+  alkydLittleOfBinder: row(
+    1 / 3,
+    'alkyd of the binder that closes about as oil does',
+    JUDGEMENT,
+    'low',
+  ),
   canvasThickUm: row(300, 'um, knife paint', JUDGEMENT, 'low'),
   extenderCaution: row(0.3, 'share of the solids', JUDGEMENT, 'low'),
   solventCautionShare: row(0.15, 'free solvent of the wet mixture', JUDGEMENT, 'low'),

@@ -32,8 +32,8 @@ export const WORK_PACE = {
   detail: row(240, 0.5, true),
   glaze: row(30, 0.4, false),
   scumble: row(40, 0.4, false),
-  'oiling-out': row(10, 0.4, false),
-  varnish: row(16, 0.5, false),
+  'oiling-out': row(6.5, 0.4, false),
+  varnish: row(9, 0.5, false),
 } as const satisfies Record<string, WorkPace>;
 
 /** Area at which the minutes of the table stand, cm2. */

@@ -17,13 +17,19 @@ export function rowWords(row: TodayRow, nowMs: number): string {
     case 'ground-waits':
       return `oil ground, from ${shortTime(row.readyAtMs!, nowMs)}`;
     case 'ready':
-      return `${row.top!.state}, takes the ${next}`;
+      return `${row.top!.state}, takes the ${next}${row.around.length > 0 ? `; go round ${row.around.join(', ')}` : ''}`;
+    case 'varnish-waits':
+      return `${row.top!.state}; the ${next} waits for ${row.waitsFor}`;
     case 'ready-nothing-planned':
       return `${row.top!.state}, nothing more planned`;
-    case 'refused':
+    case 'refused': {
+      const early = row.next!.findings.find((f) => f.rule === 'varnish-too-early');
+      if (early && row.readyAtMs !== null)
+        return `${row.top?.state ?? 'bare'}; ${early.about ?? 'a film below'} takes the ${next} from ${shortTime(row.readyAtMs, nowMs)}`;
       return row.readyAtMs === null
         ? `${row.top?.state ?? 'bare'}; the ${next} is refused here`
         : `${row.top?.state ?? 'bare'}; the ${next} is refused until ${shortTime(row.readyAtMs, nowMs)}`;
+    }
     case 'open':
       return row.window?.p50 ? `open till ${about(row.window.p50, nowMs)}` : 'open';
     case 'probably-dry':
@@ -75,6 +81,8 @@ export function columnWords(row: TodayRow, nowMs: number): string {
       return `takes ${next!.toLowerCase()}`;
     case 'ready-nothing-planned':
       return 'at rest';
+    case 'varnish-waits':
+      return `varnish waits for ${row.waitsFor}`;
     case 'refused':
       return row.readyAtMs === null
         ? 'refused'

@@ -138,7 +138,7 @@ test('what if: two plans side by side, and one is kept', async ({ page, viewport
   await expect(table.getByRole('row', { name: /^sessions/ })).toBeVisible();
   await page.getByRole('button', { name: 'Keep this plan' }).click();
   await side(page, 'Hours');
-  await expect(page.getByLabel('Friday from')).toHaveValue('10:00');
+  await expect(page.getByRole('radio', { name: /^Friday, 10:00 to/ })).toBeVisible();
 });
 
 test('not this week, a date, and an edge', async ({ page, viewport }) => {

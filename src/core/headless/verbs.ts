@@ -4,6 +4,7 @@ import { compatibilityVerb } from './compatibility';
 import { dryVerb } from './dry';
 import { filmVerb } from './film';
 import { learnVerb } from './learn';
+import { mayGoOnVerb } from './may-go-on';
 import { mediumVerb } from './medium';
 import { oddsVerb, planVerb } from './plan';
 import { quantityVerb } from './quantity';
@@ -47,6 +48,7 @@ export const VERBS: Record<string, Verb> = Object.fromEntries(
     dryVerb,
     repairVerb,
     compatibilityVerb,
+    mayGoOnVerb,
     mediumVerb,
     quantityVerb,
     transferVerb,

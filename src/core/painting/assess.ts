@@ -14,6 +14,7 @@ const ruleFilm = (context: Context, layer: PlacedFilm): RuleFilm => ({
   kept: layer.kept,
   composition: layer.composition,
   thicknessUm: layer.thicknessUm,
+  couchUm: layer.film.couchUm,
   times: layer.times,
   traits: context.traitsOf(layer.kept),
   planned: layer.planned,
@@ -42,12 +43,14 @@ interface Place {
 function findingsOf(
   context: Context,
   { placed, film, pair }: { placed: PlacedFilm; film: RuleFilm; pair: Layer['pair'] },
-  lower: Layer | undefined,
+  layers: Layer[],
   below: BelowSummary,
   { top, large }: Place,
 ): Finding[] {
   const { handbook, climate, painting, nowMs, groundReadyAtMs } = context;
   const { cover } = placed;
+  const lower = layers.at(-1);
+  const atMs = placed.film.laidAtMs ?? nowMs;
   return context.judge({
     handbook,
     climate,
@@ -61,11 +64,30 @@ function findingsOf(
     lowerThroughDry: pair?.lowerThroughDry ?? cover.throughDry,
     lowerTouchRatio: lower ? cover.dose / lower.times.touch.median : Infinity,
     lowerReaches: reaches(context, lower),
+    lastToReach: (doseOf) => lastToReach(layers, doseOf, atMs),
     trapIndex: pair?.trapIndex ?? null,
-    atMs: placed.film.laidAtMs ?? nowMs,
+    atMs,
     top,
     intoOpen: pair?.intoOpen ?? false,
   });
+}
+
+/** Of the laid oil films on each other, the one that is the last to have had a dose of its own. */
+function lastToReach(
+  layers: Layer[],
+  doseOf: (times: Layer['times']) => number,
+  atMs: number,
+): { name: string; untilMs: number | null; dose: number } | null {
+  let last: { name: string; untilMs: number | null; dose: number } | null = null;
+  for (const { film, times, clock } of layers) {
+    if (!clock || times.kind !== 'oil' || film.coatIds.length === 0) continue;
+    const dose = doseOf(times);
+    if (clock.doseAt(atMs) >= dose) continue;
+    const untilMs = clock.timeOf(dose);
+    if (last === null || (untilMs ?? Infinity) > (last.untilMs ?? Infinity))
+      last = { name: film.name, untilMs, dose };
+  }
+  return last;
 }
 
 /** When a laid film, left alone, reaches a multiple of its touch-dry dose. */
@@ -99,7 +121,7 @@ function placer(context: Context) {
     const film = ruleFilm(context, placed);
     const onOldPainting = context.painting.ground.kind === 'old-painting';
     const pair = pairOf(context, onOldPainting, layers, placed, placed.cover);
-    const findings = findingsOf(context, { placed, film, pair }, lower?.layer, below, place);
+    const findings = findingsOf(context, { placed, film, pair }, layers, below, place);
     const layer = judgedLayer(context, placed, pair, findings);
     const made: Known = { layer, film, above: withFilm(below, film, context.handbook), ...place };
     known.set(stack, [...entries, made]);

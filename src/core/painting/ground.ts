@@ -66,6 +66,7 @@ export function groundFilm(ground: Ground): Film | null {
     reductions: [],
     paintedOut: false,
     merged: false,
+    couchUm: 0,
     overruled: [],
   };
 }

@@ -40,6 +40,8 @@ export interface Film {
   paintedOut: boolean;
   /** More than one coat, wet into wet. */
   merged: boolean;
+  /** Of the couch that the rest went into, as it lay; 0 without one. */
+  couchUm: number;
   /** What the painter overruled for the coats in it. */
   overruled: Overrule[];
 }
@@ -116,6 +118,7 @@ function lay(
     reductions: merges ? top.reductions : [],
     paintedOut: false,
     merged: merges,
+    couchUm: !merges ? 0 : isCouch(top.role) ? top.thicknessAsLaidUm : top.couchUm,
     overruled: merges ? [...top.overruled, ...laying.overruled] : laying.overruled,
   };
   return { film, below: merges ? stack!.below : stack };

@@ -34,8 +34,9 @@ const nearlyUnderbound = rule({
   speaks: (site) => {
     const c = site.handbook.constants;
     const value = reduced(site);
+    // The coat that comes on it brings the oil that a lean first coat wants.
     return value >= c.reducedPvcCaution && value < c.reducedPvcFail
-      ? { severity: 'caution', value }
+      ? { severity: site.top ? 'caution' : 'note', value }
       : null;
   },
 });
@@ -334,7 +335,8 @@ const waterSensitive = rule({
   source: CONSERVATORS,
   confidence: 'medium',
   needs: 'additives',
-  speaks: ({ film, top }) => (top && film.traits.waterMixable ? { severity: 'caution' } : null),
+  // What whoever cleans it has to know; nothing is wrong with laying it.
+  speaks: ({ film, top }) => (top && film.traits.waterMixable ? { severity: 'note' } : null),
 });
 
 const noWetCleaning = rule({

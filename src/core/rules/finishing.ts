@@ -28,9 +28,11 @@ const oilingOutFat = rule({
   confidence: 'medium',
   needs: 'always',
   speaks: (site) => {
-    if (!isOilingOut(site)) return null;
     const { film, handbook } = site;
     const { oilingOutMaxUm, oilingOutMaxSolids } = handbook.constants;
+    // What is painted into it fresh does not take it away.
+    if (film.couchUm > oilingOutMaxUm) return { severity: 'caution', value: film.couchUm };
+    if (!isOilingOut(site)) return null;
     const dry = dryVolume(film.kept);
     const solids = dry / (dry + film.kept.volatile);
     return film.thicknessUm > oilingOutMaxUm || solids > oilingOutMaxSolids + 1e-9
@@ -148,13 +150,17 @@ const varnishTooEarly = rule({
     const lower = below.body;
     const { material } = film.kept;
     if (material !== 'resin-varnish' && material !== 'synthetic-varnish') return null;
-    if (!lower?.traits.oilFilm || lower.key === 'ground') return null;
-    const had = lowerTouchRatio * lower.times.touch.median;
     const { constants } = site.handbook;
-    const dose = varnishDoseDays(constants, material, lower.times.through.median);
-    if (had >= dose) return null;
-    const untilMs = site.lowerReaches?.(dose / lower.times.touch.median) ?? null;
-    return { severity: 'strong', about: lower.name, value: dose, untilMs };
+    const doseOf = (times: RuleSite['film']['times']) =>
+      varnishDoseDays(constants, material, times.through.median);
+    // A thin glaze is dry long before the knife coat under it: the last of all films decides.
+    const last = site.lastToReach(doseOf);
+    if (last)
+      return { severity: 'strong', about: last.name, value: last.dose, untilMs: last.untilMs };
+    if (!lower?.traits.oilFilm || lower.key === 'ground' || lower.laidAtMs !== null) return null;
+    const dose = doseOf(lower.times);
+    const had = lowerTouchRatio * lower.times.touch.median;
+    return had < dose ? { severity: 'strong', about: lower.name, value: dose } : null;
   },
 });
 

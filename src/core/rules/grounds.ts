@@ -88,7 +88,8 @@ const chalkGround = rule({
   confidence: 'medium',
   needs: 'first-film',
   speaks: (site) =>
-    first(site) && site.ground.kind === 'chalk-glue' ? { severity: 'caution' } : null,
+    // On canvas its brittleness is a caution of its own (canvas-flexes); on a panel it is the ground of the old schools.
+    first(site) && site.ground.kind === 'chalk-glue' ? { severity: 'note' } : null,
 });
 
 const bareSupport = rule({
@@ -194,9 +195,11 @@ const canvasFlexes = rule({
       (film.traits.oilFilm &&
         (film.traits.zincShare > 0 ||
           (film.composition.reducedPvc ?? 0) > c.canvasReducedPvc ||
-          film.composition.waxOfFilm > c.waxFlexibleMax ||
-          film.thicknessUm >= c.canvasThickUm));
-    return stiff ? { severity: 'caution' } : null;
+          film.composition.waxOfFilm > c.waxFlexibleMax));
+    if (stiff) return { severity: 'caution' };
+    if (!film.traits.oilFilm || film.thicknessUm < c.canvasThickUm) return null;
+    // Loaded lights bend with the thin paint around them; a whole surface of knife paint does not.
+    return { severity: film.role === 'detail' ? 'note' : 'caution' };
   },
 });
 
@@ -234,7 +237,8 @@ const oldPainting = rule({
     const { ground, handbook, atMs } = site;
     if (!first(site) || ground.kind !== 'old-painting') return null;
     const ready = Date.parse(ground.paintedAt) + handbook.constants.oldPaintYoungDays * DAY_MS;
-    return { severity: 'caution', untilMs: ready > atMs ? ready : null };
+    if (ready > atMs) return { severity: 'caution', untilMs: ready };
+    return { severity: ground.surface === 'matt' ? 'note' : 'caution' };
   },
 });
 

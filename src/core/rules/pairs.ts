@@ -33,13 +33,19 @@ const trapped = rule({
   source: JUDGEMENT,
   confidence: 'low',
   needs: 'something-below',
-  speaks: ({ trapIndex, handbook, below, intoOpen }) => {
+  speaks: ({ film, trapIndex, handbook, below, intoOpen, lowerReaches }) => {
     const { trapCaution, trapWarn } = handbook.constants;
     if (trapIndex === null || intoOpen || trapIndex <= trapCaution) return null;
+    const lower = below.body;
+    // From the dose on at which what is still to come of the lower film is little beside the upper one.
+    const dose = lower
+      ? lower.times.through.median - trapCaution * film.times.through.median
+      : Infinity;
     return {
       severity: trapIndex > trapWarn ? 'strong' : 'caution',
-      about: below.body?.name ?? null,
+      about: lower?.name ?? null,
       value: trapIndex,
+      untilMs: (lower && lowerReaches?.(dose / lower.times.touch.median)) ?? null,
     };
   },
 });
@@ -55,12 +61,20 @@ const alkydOverSlowOil = rule({
   confidence: 'medium',
   needs: 'something-below',
   speaks: (site) => {
-    const { film, below, lowerThroughDry, trapIndex, handbook } = site;
+    const { film, below, lowerThroughDry, lowerTouchDry, trapIndex, handbook } = site;
+    const { trapCaution, alkydThinUm, alkydLittleOfBinder } = handbook.constants;
     const lower = below.body;
     if (!onPaint(site) || !hasAlkyd(film) || !lower?.traits.oilFilm) return null;
     if (hasAlkyd(lower) || lowerThroughDry || lower.traits.mediumOnly) return null;
-    const shut = (trapIndex ?? 0) > handbook.constants.trapCaution;
-    return { severity: shut ? 'forbid' : 'caution', about: lower.name };
+    const { touch, through } = lower.times;
+    const untilMs = site.lowerReaches?.(through.median / touch.median) ?? null;
+    const shut = (trapIndex ?? 0) > trapCaution;
+    if (!shut) return { severity: lowerTouchDry ? 'note' : 'caution', about: lower.name, untilMs };
+    // A thin film, or one with little alkyd, gives with what moves below it; a thick rich one tears.
+    const gives =
+      lowerTouchDry &&
+      (film.thicknessUm <= alkydThinUm || film.composition.alkydOfBinder <= alkydLittleOfBinder);
+    return { severity: gives ? 'caution' : 'forbid', about: lower.name, untilMs };
   },
 });
 
@@ -123,14 +137,15 @@ const solventLifts = rule({
     if (value <= c.solventCautionShare) return null;
     const about = lower.name;
     if (!film.planned && !lowerTouchDry) return { severity: 'forbid', about, value };
-    if (value > c.solventStrongShare || strongSolvent) return { severity: 'strong', about, value };
+    const much = value > c.solventStrongShare || strongSolvent;
+    const young = much ? 'strong' : 'caution';
+    // Past that a light hand does it no harm until it is dry through; a scrub still would.
+    const older = much ? ({ severity: 'note', about, value } as const) : null;
     if (!film.planned)
-      return lowerTouchRatio < c.solventYoungTouch ? { severity: 'caution', about, value } : null;
+      return lowerTouchRatio < c.solventYoungTouch ? { severity: young, about, value } : older;
     if (!site.lowerReaches) return { severity: 'note', about, value };
     const untilMs = site.lowerReaches(c.solventYoungTouch);
-    return untilMs === null || untilMs > atMs
-      ? { severity: 'caution', about, value, untilMs }
-      : null;
+    return untilMs === null || untilMs > atMs ? { severity: young, about, value, untilMs } : older;
   },
 });
 

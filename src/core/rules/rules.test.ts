@@ -6,7 +6,7 @@ import type { MaterialKey } from '@/data/materials';
 import { assessPainting, type Coat, type Ground, type Painting, type Support } from '../painting';
 import type { Recipe } from '../film';
 import { REFERENCE_CLIMATE, type Climate } from '../drying';
-import { ALKYD, own, part, recipe, tube } from '../tests/recipes';
+import { ALKYD, FLESH, own, part, recipe, tube } from '../tests/recipes';
 import { DAY, isoDaysAgo, newPainting, NOW_MS, optionsAt } from '../tests/paintings';
 import { gravest, stops } from '.';
 import { STUDIO_HANDBOOK } from '../handbook';
@@ -170,7 +170,7 @@ const CASES: [RuleKey, Severity, Case, Case][] = [
   ],
   [
     'chalk-ground',
-    'caution',
+    'note',
     { coats: all(white()), ground: { kind: 'chalk-glue', coats: 8 } },
     { coats: all(white()) },
   ],
@@ -373,7 +373,7 @@ const CASES: [RuleKey, Severity, Case, Case][] = [
       ),
     },
   ],
-  ['water-sensitive', 'caution', { coats: all(wateroil(0)) }, { coats: all(wateroil(0), white()) }],
+  ['water-sensitive', 'note', { coats: all(wateroil(0)) }, { coats: all(wateroil(0), white()) }],
   [
     'no-wet-cleaning',
     'note',
@@ -406,7 +406,7 @@ const CASES: [RuleKey, Severity, Case, Case][] = [
   [
     'alkyd-over-slow-oil',
     'caution',
-    { coats: all(white(30), white(50, 0.2, ALKYD)) },
+    { coats: all(white(400), white(15, 0.2, ALKYD)) },
     { coats: [{ is: ochre, ago: 200 }, { is: white(50, 0.2, ALKYD) }] },
   ],
   [
@@ -424,8 +424,8 @@ const CASES: [RuleKey, Severity, Case, Case][] = [
   [
     'solvent-lifts',
     'strong',
-    { coats: all(white(), spirits(0.25, 'turpentine')) },
-    { coats: all(white(), spirits(0.1, 'turpentine')) },
+    { coats: [{ is: white(), ago: 3 }, { is: spirits(0.25, 'turpentine') }] },
+    { coats: [{ is: white(), ago: 3 }, { is: spirits(0.1, 'turpentine') }] },
   ],
   [
     'solvent-on-resin',
@@ -759,6 +759,20 @@ describe('how rules speak', () => {
       ],
     })[1]!.findings.find((f) => f.rule === 'varnish-too-early');
     expect(thin!.value).toBe(182);
+  });
+
+  test('a varnish waits for the last of all films, not for the top one', () => {
+    const varnish = { is: 'synthetic-varnish' as const, over: { role: 'varnish' as const } };
+    const early = (coats: Parameters<typeof layersOf>[0]['coats']) =>
+      layersOf({ coats })
+        .at(-1)!
+        .findings.find((f) => f.rule === 'varnish-too-early');
+    // A glaze of two months is dry; the knife coat of seventy days under it is not.
+    const thin = { is: recipe(FLESH, 0.3, [part('linseed-refined')], 10), ago: 60 };
+    expect(early([{ is: white(30), ago: 70 }, thin, varnish])).toBeUndefined();
+    const knife = early([{ is: white(300), ago: 70 }, thin, varnish]);
+    expect([knife!.about, knife!.severity]).toEqual(['Coat 0', 'strong']);
+    expect(knife!.untilMs!).toBeGreaterThan(NOW_MS);
   });
 
   test('an overruled refusal stands with its reason, and stops no longer', () => {

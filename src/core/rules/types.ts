@@ -15,6 +15,8 @@ export interface RuleFilm {
   kept: Constituents;
   composition: Composition;
   thicknessUm: number;
+  /** Of the couch that it went into; 0 without one. */
+  couchUm: number;
   times: DryingTimes;
   traits: Traits;
   planned: boolean;
@@ -71,6 +73,13 @@ export interface RuleSite {
   lowerTouchRatio: number;
   /** When the laid film below reaches a multiple of its touch-dry dose; null while it is only planned. */
   lowerReaches: ((touchRatio: number) => number | null) | null;
+  /**
+   * Of the laid oil films below, however deep, the one that is last to have had a dose of its own: its name, that dose
+   * and when; null where all have had it by the time this one goes on.
+   */
+  lastToReach: (
+    doseOf: (times: DryingTimes) => number,
+  ) => { name: string; untilMs: number | null; dose: number } | null;
   trapIndex: number | null;
   /** The time the film went on; for a planned one, now. */
   atMs: number;

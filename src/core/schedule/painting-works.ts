@@ -44,6 +44,9 @@ function stageFor(step: Step, painting: PaintingAssessment['painting']): LagStag
   return deadlineOf(painting).stage;
 }
 
+const isVarnish = (stage: LagStage): boolean =>
+  stage === 'varnish-modern' || stage === 'varnish-traditional';
+
 const WEIGHT: Record<Importance, number> = {
   'may-slip': PLAN_ODDS.maySlipWeight,
   usual: 1,
@@ -127,11 +130,18 @@ export class PaintingWorks {
   }
 
   /** What lies on top of a passage, or of a spot of it, already: films that the painter put on. */
-  private laidOn(passageId: string, spotName: string | null, everywhere: boolean): Layer[] {
+  private laidOn(
+    passageId: string,
+    spotName: string | null,
+    everywhere: boolean,
+    deep = false,
+  ): Layer[] {
     const [base, ...spots] = this.stacksOf(passageId);
     const own = spots.find((s) => sameSpot(s.site.spotName, spotName));
     const stacks = everywhere ? [base!, ...spots] : [own ?? base!];
-    const tops = stacks.flatMap((stack) => topLaid(stack) ?? []);
+    const tops = stacks.flatMap((stack) =>
+      deep ? stack.layers.filter((l) => !l.planned) : (topLaid(stack) ?? []),
+    );
     const films = tops.filter((top) => top.film.coatIds.length > 0 && top.clock);
     return films.filter((top, i) => films.findIndex((t) => t.film.key === top.film.key) === i);
   }
@@ -147,7 +157,8 @@ export class PaintingWorks {
     stage: LagStage,
     chance?: number,
   ): Lag[] {
-    return this.laidOn(passageId, spotName, spotName === null).map((top) =>
+    // A varnish waits for every film below it: a thin glaze is dry long before the knife coat under it.
+    return this.laidOn(passageId, spotName, spotName === null, isVarnish(stage)).map((top) =>
       this.lag(
         null,
         this.placed(passageId, top),
@@ -232,7 +243,7 @@ export class PaintingWorks {
       }
       for (const before of under)
         lags.push(this.lag(before.workIds.at(-1)!, this.filmOf(before, passageId), stage, 0));
-      if (covered) continue;
+      if (covered && !isVarnish(stage)) continue;
       const laid = this.laidLags(passageId, step.coat.spot?.name ?? null, stage);
       lags.push(...laid);
       if (under.length > 0) continue;
@@ -352,9 +363,10 @@ export class PaintingWorks {
     const stage = MILESTONE_STAGE[milestone];
     const ends = this.painting.passages.flatMap(({ id }): Lag[] => {
       const last = this.lastOn.get(id) ?? [];
-      const laid = last.some((s) => s.coat.spot === null)
-        ? []
-        : this.laidLags(id, null, stage, DEADLINE_QUANTILE);
+      const laid =
+        last.some((s) => s.coat.spot === null) && !isVarnish(stage)
+          ? []
+          : this.laidLags(id, null, stage, DEADLINE_QUANTILE);
       return [
         ...laid,
         ...last.map((step) => {

@@ -19,7 +19,13 @@ export const constantAlkyd: School = {
     if (!hasAlkyd(lower) && !hasAlkyd(upper))
       return { verdict: 'not-applicable', reason: 'no-alkyd' };
     if (hasAlkyd(upper) && !hasAlkyd(lower) && !pair.lowerThroughDry) {
-      return { verdict: 'fail', reason: 'alkyd-over-undry-oil' };
+      // A thin film, or one with little alkyd, gives with what moves below it.
+      const gives =
+        handbook.revised &&
+        pair.lowerTouchDry &&
+        (upper.thicknessUm <= constants.alkydThinUm ||
+          upper.composition.alkydOfBinder <= constants.alkydLittleOfBinder);
+      return { verdict: gives ? 'caution' : 'fail', reason: 'alkyd-over-undry-oil' };
     }
     if (!pair.lowerTouchDry) return { verdict: 'fail', reason: 'lower-not-touch-dry' };
     const m = upper.composition.alkydMediumShare;

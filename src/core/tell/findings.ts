@@ -6,6 +6,10 @@ import { SEVERITIES } from '../rules/severity';
 const rank = (finding: Finding): number =>
   SEVERITIES.indexOf(finding.severity) + (finding.overruled === null ? 0 : SEVERITIES.length);
 
+/** As grave, and waiting mends it later, or never: who goes over all places waits for the last. */
+const isLater = (a: Finding, b: Finding): boolean =>
+  rank(a) === rank(b) && (a.untilMs ?? Infinity) > (b.untilMs ?? Infinity);
+
 /** One rule that speaks in several places, with its gravest finding. */
 export interface ToldFinding {
   finding: Finding;
@@ -23,7 +27,8 @@ export function findingsByRule(met: Iterable<{ finding: Finding; where: string }
       continue;
     }
     if (!told.where.includes(where)) told.where.push(where);
-    if (rank(finding) < rank(told.finding)) told.finding = finding;
+    if (rank(finding) < rank(told.finding) || isLater(finding, told.finding))
+      told.finding = finding;
   }
   return [...byRule.values()].sort((a, b) => rank(a.finding) - rank(b.finding));
 }

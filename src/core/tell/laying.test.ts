@@ -52,6 +52,30 @@ test('a rule is heard for whatever goes on: planned, again, or on a passage it w
   expect(ask(lay(over, 'c1', 1), 'c2').refused).toBe(true);
 });
 
+test('a spot that is not dry is gone round, and holds a varnish back', () => {
+  const dabbed = recordLaying(
+    lay(plan, 'c0', 200),
+    { coatId: 'c1', passageIds: [jars], at: isoDaysAgo(2), spot: { name: 'rim', share: 0.1 } },
+    options,
+    making(),
+  );
+  const told = ask(dabbed, 'c1');
+  expect([told.lifts, told.around.map((l) => l.film.name)]).toEqual([null, ['Coat 2']]);
+  const varnish = {
+    ...coat('c1'),
+    role: 'varnish' as const,
+    recipe: { ...recipe([]), material: 'synthetic-varnish' as const, thicknessUm: 10 },
+  };
+  const early = (p: Painting) =>
+    toldLaying(
+      p,
+      { coat: varnish, passageIds: [jars], spot: null, atMs: NOW_MS },
+      options,
+    ).findings.find((f) => f.rule === 'varnish-too-early');
+  expect(early(lay(plan, 'c0', 200))).toBeUndefined();
+  expect(early(dabbed)!.untilMs!).toBeGreaterThan(NOW_MS + 5 * DAY);
+});
+
 test('judged by what lay there at that hour, whatever was entered since', () => {
   const p = lay(lay(plan, 'c0', 60), 'c1', 0.01);
   expect(ask(p, 'c1', 0).open).toEqual([jars]);

@@ -1,10 +1,12 @@
 import {
   liftsAt,
   openAt,
+  topLaid,
   wipesOff,
   type AssessOptions,
   type Layer,
   type PaintingAssessment,
+  type SiteStack,
 } from '../painting/layer';
 import { asItWas, optionsAt, stackAt, topAt } from '../painting/hour';
 import { likeCoat } from '../painting/improvise';
@@ -31,6 +33,8 @@ export interface ToldLaying {
   unset: string[];
   /** A film that a stroke would lift; null where none would be. */
   lifts: Layer | null;
+  /** Spots of the passages that a stroke would lift where it goes over all of them. */
+  around: Layer[];
   /** What the rules say, gravest first; what is only to know stays in the section. */
   findings: Finding[];
   /** A rule refuses it and nobody has given a reason. */
@@ -67,11 +71,24 @@ export function toldLaying(
       const top = tops.get(id);
       return top ? holds(top) : false;
     });
-  const findings = gravestByRule(
-    passageIds.flatMap((id): Finding[] => {
-      const layers = stackAt(told, id, place)?.layers ?? [];
-      return layers.find((l) => l.film.coatIds.includes(ASKED))?.findings ?? [];
+  const saidOn = (stack: SiteStack | null): Finding[] =>
+    stack?.layers.find((l) => l.film.coatIds.includes(ASKED))?.findings ?? [];
+  const spotsOf = (id: string): SiteStack[] =>
+    place === null ? (told.passages.find((p) => p.passage.id === id)?.spots ?? []) : [];
+  const around = passageIds.flatMap((id) =>
+    spotsOf(id).flatMap((stack) => {
+      const top = topLaid(stack);
+      return top && top.film.key !== tops.get(id)?.film.key && liftsAt(top, atMs) ? [top] : [];
     }),
+  );
+  const findings = gravestByRule(
+    passageIds.flatMap((id): Finding[] => [
+      ...saidOn(stackAt(told, id, place)),
+      // Paint goes round a spot that is not ready; a varnish is held back by it.
+      ...spotsOf(id)
+        .flatMap(saidOn)
+        .filter((f) => f.rule === 'varnish-too-early'),
+    ]),
   ).filter((finding) => finding.severity !== 'note');
   const [lifted] = where((top) => liftsAt(top, atMs));
   return {
@@ -79,6 +96,7 @@ export function toldLaying(
     open: where((top) => openAt(top, atMs)),
     unset: where((top) => top.film.asLaid.material === null && wipesOff(top)),
     lifts: lifted === undefined ? null : tops.get(lifted)!,
+    around,
     findings,
     refused: findings.some(stops),
   };

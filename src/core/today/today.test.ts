@@ -74,6 +74,37 @@ test('a wet spot holds its passage back with a row of its own', () => {
   expect(names(see([p])['still-open'])).toEqual(['jars/Highlights: open']);
 });
 
+test('paint goes round a spot that is not dry, and says so; a varnish waits for it, and for every passage', () => {
+  const three = stackOf([recipe(WHITE, 0, [], 40), recipe(WHITE, 0, [], 60), recipe(WHITE)]);
+  const spotted = lay(lay(three, 'c0', 12, [0, 1]), 'c1', 2, [0], {
+    name: 'Highlights',
+    share: 0.05,
+  });
+  const over = { ...spotted, coats: spotted.coats.filter((c) => c.id !== 'c1') };
+  const [row] = see([over])['takes-a-coat'];
+  expect([row!.passage.name, row!.around]).toEqual(['jars', ['Highlights']]);
+  const varnish = { ...recipe([]), material: 'synthetic-varnish' as const, thicknessUm: 10 };
+  const plan = stackOf(
+    [recipe(WHITE, 0, [], 30), varnish],
+    [{}, { role: 'varnish', onto: 'through-dry' }],
+  );
+  const laid = (wallAgo: number) => lay(lay(plan, 'c0', 200, [0]), 'c0', wallAgo, [1]);
+  expect(names(see([laid(190)])['takes-a-coat'])).toEqual(['jars: ready', 'wall: ready']);
+  const waits = see([laid(3)]);
+  expect(waits['takes-a-coat']).toEqual([]);
+  const jars = waits['leave-alone'].find((r) => r.passage.name === 'jars')!;
+  const wall = waits['leave-alone'].find((r) => r.passage.name === 'wall')!;
+  expect([jars.reason, jars.waitsFor, jars.readyAtMs]).toEqual([
+    'varnish-waits',
+    'wall',
+    wall.readyAtMs,
+  ]);
+  // Where the other passage has no paint yet nobody can say when.
+  const bare = see([lay(plan, 'c0', 200, [0])]);
+  expect(names(bare['takes-a-coat'])).toEqual(['wall: bare']);
+  expect(bare['leave-alone'][0]).toMatchObject({ waitsFor: 'wall', readyAtMs: null });
+});
+
 test('an oil ground waits its four weeks', () => {
   const young: Painting = {
     ...newPainting(),

@@ -22,6 +22,7 @@ export type TodayReason =
   | 'ready'
   | 'ready-nothing-planned'
   | 'refused'
+  | 'varnish-waits'
   | 'open'
   | 'drying'
   | 'probably-dry'
@@ -40,6 +41,10 @@ export interface TodayRow {
   rest: boolean;
   /** The stage waited for, or until which it is open. */
   window: StageWindow | null;
+  /** Spots of the passage that are not ready for what it takes: it goes round them. */
+  around: string[];
+  /** Where the varnish waits for another passage or spot: its name. */
+  waitsFor: string | null;
   /** When it was ready, or will be, at the planning chance. Null when drying stands still. */
   readyAtMs: number | null;
 }
@@ -108,12 +113,16 @@ function paintedRow(top: Layer, next: Layer | null, nowMs: number): Judged {
   };
 }
 
+/** A varnish that comes too early is advised against, not refused; nobody is offered it all the same. */
+const holdsBack = (finding: Layer['findings'][number]): boolean =>
+  stops(finding) || (finding.rule === 'varnish-too-early' && finding.overruled === null);
+
 /**
  * A coat that a rule refuses is not offered, however dry the film below it is. It waits until the last of
  * the rules lets go; without end where one of them never does.
  */
 function allowed(judged: Judged, next: Layer | null): Judged {
-  const refusals = next?.findings.filter(stops) ?? [];
+  const refusals = next?.findings.filter(holdsBack) ?? [];
   if (judged.group !== 'takes-a-coat' || refusals.length === 0) return judged;
   const readyAtMs = refusals.reduce<number | null>(
     (latest, { untilMs }) =>
@@ -143,6 +152,8 @@ export function todayRow(
   const [coat] = coatsAtOnce({ painting, next });
   return {
     painting,
+    around: [],
+    waitsFor: null,
     rest: coat !== undefined && isBegun(painting, coat, passage.id),
     stack,
     passage,
@@ -177,6 +188,38 @@ export function inPassageOrder<T>(items: T[], rowOf: (item: T) => TodayRow): T[]
   });
 }
 
+const placeName = ({ passage, spotName }: TodayRow): string => spotName ?? passage.name;
+
+/**
+ * A varnish goes over the whole picture at once: it waits for the last of its passages and spots, however ready the others
+ * are. Where one of them still has paint to come nobody can say when.
+ */
+function varnishTogether(rows: TodayRow[]): TodayRow[] {
+  const isVarnish = (row: TodayRow) => row.next?.film.role === 'varnish';
+  const ready = rows.filter((row) => isVarnish(row) && row.group === 'takes-a-coat');
+  if (ready.length === 0) return rows;
+  const last = rows
+    .filter((row) => row.group !== 'takes-a-coat' || (row.next !== null && !isVarnish(row)))
+    .map((row) => ({ row, atMs: isVarnish(row) ? (row.readyAtMs ?? Infinity) : Infinity }))
+    .reduce<{ row: TodayRow; atMs: number } | null>(
+      (a, b) => (a === null || b.atMs > a.atMs ? b : a),
+      null,
+    );
+  if (!last) return rows;
+  return rows.map((row) =>
+    ready.includes(row)
+      ? {
+          ...row,
+          group: 'leave-alone',
+          reason: 'varnish-waits',
+          window: null,
+          waitsFor: placeName(last.row),
+          readyAtMs: last.atMs === Infinity ? null : last.atMs,
+        }
+      : row,
+  );
+}
+
 /** Nothing planned goes behind everything that has a coat to come. */
 const behind = (row: TodayRow): number => (row.reason === 'ready-nothing-planned' ? 1 : 0);
 
@@ -192,7 +235,7 @@ function rowsOf(
   { passage, base, spots }: PaintingAssessment['passages'][number],
   nowMs: number,
 ): TodayRow[] {
-  const whole = todayRow(assessment, passage, base, nowMs);
+  let whole = todayRow(assessment, passage, base, nowMs);
   const own: TodayRow[] = [];
   const holding: TodayRow[] = [];
   for (const spot of spots) {
@@ -205,6 +248,9 @@ function rowsOf(
     )
       holding.push(row);
   }
+  // What goes over all of the passage goes round the spots that are not ready for it.
+  const around = holding.filter((row) => row.next?.film.coatIds[0] === whole.next?.film.coatIds[0]);
+  whole = { ...whole, around: around.map((row) => row.spotName!) };
   // Where only a spot is still to come, the passage has nothing more to say.
   const says = whole.reason !== 'ready-nothing-planned' || own.length === 0;
   return [...(says ? [whole] : []), ...own, ...holding];
@@ -222,7 +268,7 @@ export function today(
   const rows = assessments
     .filter(({ painting }) => worked(painting, nowMs))
     .flatMap((assessment) =>
-      assessment.passages.flatMap((passage) => rowsOf(assessment, passage, nowMs)),
+      varnishTogether(assessment.passages.flatMap((passage) => rowsOf(assessment, passage, nowMs))),
     );
   const group = (key: TodayGroup) => {
     const inTime = rows

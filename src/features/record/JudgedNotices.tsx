@@ -26,6 +26,9 @@ export function JudgedNotices({
       {told.lifts && !intoWet ? (
         <Notice tone="refusal">{liftWords(told.lifts, name, nowMs)}</Notice>
       ) : null}
+      {told.around.map((spot) => (
+        <Notice key={spot.film.key}>{aroundWords(spot, nowMs)}</Notice>
+      ))}
       <FindingNotices
         findings={told.findings}
         nowMs={nowMs}
@@ -35,8 +38,15 @@ export function JudgedNotices({
   );
 }
 
+const takes = ({ windows }: Layer, nowMs: number): string => {
+  const dry = windows?.touchDry.p75;
+  return dry ? ` It takes a coat from ${about(dry, nowMs)}.` : '';
+};
+
+const aroundWords = (spot: Layer, nowMs: number): string =>
+  `${spot.film.name}, a spot here, is not dry by then: go round it.${takes(spot, nowMs)}`;
+
 /** A stroke would lift what lies there. */
 function liftWords(lifts: Layer, name: string, nowMs: number): string {
-  const dry = lifts.windows?.touchDry.p75;
-  return `${lifts.film.name} is not dry by then: a stroke of ${name.toLowerCase()} would lift it.${dry ? ` It takes a coat from ${about(dry, nowMs)}.` : ''}`;
+  return `${lifts.film.name} is not dry by then: a stroke of ${name.toLowerCase()} would lift it.${takes(lifts, nowMs)}`;
 }
