@@ -12,6 +12,7 @@ export type CoreErrorCode =
   | 'humidity-range'
   | 'date-in-future'
   | 'date-invalid'
+  | 'unknown-key'
   | 'unknown-coat'
   | 'unknown-passage'
   | 'not-covered'

@@ -5,6 +5,7 @@ import { RULE_KEYS } from '../rules/records';
 import { assessPainting } from '../painting';
 import { findingMend, findingSentence } from '../rules/wording';
 import type { DefineVerb } from './define';
+import { iso } from './iso';
 import { optionsOf, paintingOf, stackInputSchema } from './painting-input';
 
 /** compatibility: what the rules say of every film of a stack, support and ground included. */
@@ -40,7 +41,7 @@ export const compatibilityVerb = (define: DefineVerb) =>
             severity: finding.severity,
             sentence: findingSentence(finding),
             mend: findingMend(finding),
-            waitUntil: finding.untilMs === null ? null : new Date(finding.untilMs).toISOString(),
+            waitUntil: iso(finding.untilMs),
             source: ruleOf(finding.rule).source,
           })),
         })),

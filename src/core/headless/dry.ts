@@ -19,11 +19,11 @@ import { STUDIO_HANDBOOK } from '../handbook';
 import { SCHOOL_KEYS, SCHOOLS } from '../schools';
 import { airOf, seriesSchema } from './climate';
 import type { DefineVerb } from './define';
+import { iso } from './iso';
 
 const time = z.iso.datetime().nullable();
 const windowSchema = z.object({ p10: time, p25: time, p50: time, p75: time, p90: time });
 const dose = z.object({ median: z.number(), sigma: z.number() });
-const iso = (ms: number | null): string | null => (ms === null ? null : new Date(ms).toISOString());
 
 /** dry: when a coat is open, set, touch-dry, through-dry, takes a coat and a varnish, in a climate or by readings. */
 export const dryVerb = (define: DefineVerb) =>

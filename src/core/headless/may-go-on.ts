@@ -4,6 +4,7 @@ import { RULE_KEYS } from '../rules/records';
 import { GOINGS, mayGoOn } from '../tell/going';
 import { todayRow } from '../today';
 import type { DefineVerb } from './define';
+import { iso } from './iso';
 import { coatId, optionsOf, paintingOf, stackInputSchema } from './painting-input';
 
 /** may-go-on: of every coat of a stack, whether it may go on; of the next one whether it may now. */
@@ -44,7 +45,7 @@ export const mayGoOnVerb = (define: DefineVerb) =>
               answer: told.answer,
               rule: told.rule,
               school: told.school,
-              until: told.untilMs === null ? null : new Date(told.untilMs).toISOString(),
+              until: iso(told.untilMs),
             },
           ];
         }),

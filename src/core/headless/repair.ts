@@ -7,6 +7,7 @@ import { lossesOf, paintNeeded } from '../quantity';
 import { toLayCm2 } from '../session/pace';
 import { repairsFor, repairSentence, wishesFor, wishSentence, type RepairRequest } from '../repair';
 import type { DefineVerb } from './define';
+import { iso } from './iso';
 import { coatId, optionsOf, paintingOf, stackInputSchema } from './painting-input';
 
 export const repairsSchema = z.array(
@@ -23,8 +24,6 @@ export const repairsSchema = z.array(
     satisfies: z.array(z.string()),
   }),
 );
-
-const iso = (ms: number | null): string | null => (ms === null ? null : new Date(ms).toISOString());
 
 /** Paint of a coat for all it covers, ml; null for what is no paint. */
 function coatPaintMl({ painting, coatId: id }: RepairRequest): number | null {

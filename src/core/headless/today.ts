@@ -11,8 +11,8 @@ import { suggestSession } from '../today/suggest';
 import { worthATouch } from '../today/worth';
 import { airOf, seriesSchema } from './climate';
 import type { DefineVerb } from './define';
+import { iso } from './iso';
 
-const iso = (ms: number | null): string | null => (ms === null ? null : new Date(ms).toISOString());
 const time = z.iso.datetime().nullable();
 
 /** today: a studio at a moment, with some hours at hand -> ranked rows and a session. */

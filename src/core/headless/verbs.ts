@@ -1,4 +1,5 @@
 import type { z } from 'zod';
+import { CoreError } from '../errors';
 import { climateVerb } from './climate';
 import { compatibilityVerb } from './compatibility';
 import { dryVerb } from './dry';
@@ -11,6 +12,7 @@ import { quantityVerb } from './quantity';
 import { repairVerb } from './repair';
 import { todayVerb } from './today';
 import { transferVerb } from './transfer';
+import { unknownKey } from './unknown-keys';
 import { verdictsVerb } from './verdicts';
 
 /** A verb of the command line: plain data in, plain data out, both with a schema. */
@@ -37,7 +39,23 @@ export function defineVerb<I, O>(verb: {
 }): Verb {
   return {
     ...verb,
-    run: (input, around) => verb.output.parse(verb.run(verb.input.parse(input), around)),
+    run: (input, around) => {
+      const read = verb.input.parse(input);
+      const strange = unknownKey(verb.input, input);
+      if (strange)
+        throw new CoreError(
+          'unknown-key',
+          strange.where,
+          `Nothing here is called so. Known: ${strange.known.join(', ')}.`,
+        );
+      const made = verb.output.safeParse(verb.run(read, around));
+      if (made.success) return made.data;
+      const [issue] = made.error.issues;
+      // A fault of ours is never told as one of the input.
+      throw new Error(
+        `${verb.name} worked out something that it may not give (${issue!.path.join('.')}: ${issue!.message}). This is a fault of the program.`,
+      );
+    },
   };
 }
 
