@@ -127,7 +127,7 @@ const evidence: FilmEvidence[] = Array.from({ length: 250 }, (_, i) => {
       id: `t${i}-${j}`,
       atMs: 0,
       dose: times.touch.median * at * 1.3 * (0.7 + 0.6 * random()),
-      finding: FINDINGS[Math.min(4, 2 * j + Math.floor(2.4 * random()))]!,
+      finding: FINDINGS[1 + Math.min(4, 2 * j + Math.floor(2.4 * random()))]!,
       twistMarks: false,
     })),
   };

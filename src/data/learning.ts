@@ -53,19 +53,34 @@ export const LEARNING = valuesOf(LEARNING_ROWS);
 /** The grid on which the spread of a single coat is asked. */
 export const COAT_SD_GRID = [0.12, 0.18, 0.27, 0.4] as const;
 
-/** What the finger finds, in the order of drying, and how it is told apart. */
-export const FINDINGS = ['wet', 'set', 'tacky', 'touch-dry', 'nail-hard', 'through-dry'] as const;
+/** What brush and finger find, in the order of drying. */
+export const FINDINGS = [
+  'still blends',
+  'wet',
+  'set',
+  'tacky',
+  'touch-dry',
+  'nail-hard',
+  'through-dry',
+] as const;
 export type Finding = (typeof FINDINGS)[number];
 
-/** Four kinds of evidence: the finger hardly tells set from tacky, and a thumb twist says more than a nail. */
-export const FINDING_KIND: Record<Finding, 0 | 1 | 2 | 3> = {
-  wet: 0,
-  set: 1,
-  tacky: 1,
-  'touch-dry': 2,
-  'nail-hard': 3,
-  'through-dry': 3,
+const SET = C.setOverTouch.value;
+const HARD = C.dryHardOverTouch.value;
+
+/**
+ * Between which multiples of its touch-dry dose a film is found so. The finger hardly tells set from tacky, and a thumb
+ * twist says more than a nail. Paint that blends under the brush is wet to the finger as well: it says more.
+ */
+export const FINDING_RANGE: Record<Finding, readonly [from: number, to: number]> = {
+  'still blends': [0, C.openOverTouch.value],
+  wet: [0, SET],
+  set: [SET, 1],
+  tacky: [SET, 1],
+  'touch-dry': [1, HARD],
+  'nail-hard': [HARD, Infinity],
+  'through-dry': [HARD, Infinity],
 };
 
-/** Touch-dry doses that part the kinds: set to touch, touch-dry, dry-hard. */
-export const FINDING_CUTS = [C.setOverTouch.value, 1, C.dryHardOverTouch.value] as const;
+/** Answers that a finger tells apart: what a misread one may have been. */
+export const FINDING_KINDS = 4;

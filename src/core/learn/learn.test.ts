@@ -333,6 +333,9 @@ describe('learning', () => {
     expect(likely!).toBeGreaterThan(3.03);
     // Dry against all expectation is dry.
     expect(told([[0.3, 'touch-dry']])[1]!).toBeLessThanOrEqual(0.3);
+    // What still blends under the brush is open, and was.
+    const blends = told([[0.9, 'still blends']]);
+    expect(STUDIO_CONSTANTS.openOverTouch * blends[0]!).toBeGreaterThanOrEqual(0.9);
     // The order of entering does not matter, only when it was.
     const film = made(base, 'late', [
       [0.8, 'wet'],

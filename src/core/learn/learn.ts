@@ -1,4 +1,4 @@
-import { COAT_SD_GRID, LEARNING as L } from '@/data/learning';
+import { COAT_SD_GRID, FINDING_RANGE, LEARNING as L } from '@/data/learning';
 import { TOLD } from '../drying';
 import type { FilmEvidence } from './evidence';
 import { chancesOf, fitAll, PRIOR_COAT_VARIANCE, siteSd, type Fit } from './fit';
@@ -95,6 +95,9 @@ interface WithTests {
 
 /** Whether a finding was made before the stage it speaks of, or after it. */
 const isBefore = ({ high }: IntervalTest): boolean => high <= 0;
+const OPEN = Math.log(FINDING_RANGE['still blends'][1]);
+/** The least that paint of the last finding asks of its own dose: what still blends was not past open either. */
+const leastDose = ({ d, high }: IntervalTest): number => (high <= OPEN ? d - high : d);
 
 function withTests({ tests, last }: Site, cavity: Cavity[], widen: number): WithTests {
   const parts = cavity.map(({ mean, variance, chance }) => {
@@ -103,7 +106,7 @@ function withTests({ tests, last }: Site, cavity: Cavity[], widen: number): With
   });
   const seen = tests[last]!;
   const from = Math.min(seen.d, ...parts.map((p) => p.mean)) - GRID_REACH * parts[0]!.sd;
-  const to = Math.max(seen.d, ...parts.map((p) => p.mean)) + GRID_REACH * parts.at(-1)!.sd;
+  const to = Math.max(leastDose(seen), ...parts.map((p) => p.mean)) + GRID_REACH * parts.at(-1)!.sd;
   const step = (to - from) / (GRID_POINTS - 1);
   const grid = Float64Array.from({ length: GRID_POINTS }, (_, i) => from + i * step);
   const mass = grid.map((y) =>
@@ -119,7 +122,9 @@ function withTests({ tests, last }: Site, cavity: Cavity[], widen: number): With
   const total = mass.reduce((s, m) => s + m, 0);
   // What was seen last is so: paint that was tacky then was not dry before, whatever else is known of it.
   const seenMass = mass.map((m, i) =>
-    (isBefore(seen) ? grid[i]! - step / 2 >= seen.d : grid[i]! + step / 2 <= seen.d) ? m : 0,
+    (isBefore(seen) ? grid[i]! - step / 2 >= leastDose(seen) : grid[i]! + step / 2 <= seen.d)
+      ? m
+      : 0,
   );
   const seenTotal = seenMass.reduce((s, m) => s + m, 0);
   const misread = tests.map((t, j) => {

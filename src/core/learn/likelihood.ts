@@ -1,4 +1,4 @@
-import { FINDING_CUTS, FINDING_KIND, LEARNING as L } from '@/data/learning';
+import { FINDING_KINDS, FINDING_RANGE, LEARNING as L } from '@/data/learning';
 import { normalCdf } from '../drying/lognormal';
 import { GAUSS_HERMITE } from './gauss-hermite';
 import type { TestEvidence } from './evidence';
@@ -24,14 +24,16 @@ export interface Noise {
 }
 export const STUDIO_NOISE: Noise = { r: L.readingNoise, eps: L.misreadRate };
 
-const CUTS = [-Infinity, ...FINDING_CUTS.map(Math.log), Infinity];
-const KINDS = CUTS.length - 1;
-
 /** What the finger found as an interval of the touch dose; null for a test at no dose, which says nothing. */
 export function touchInterval(test: TestEvidence, eps = L.misreadRate): IntervalTest | null {
   if (test.dose <= 0) return null;
-  const kind = FINDING_KIND[test.finding];
-  return { d: Math.log(test.dose), low: CUTS[kind]!, high: CUTS[kind + 1]!, floor: eps / KINDS };
+  const [low, high] = FINDING_RANGE[test.finding];
+  return {
+    d: Math.log(test.dose),
+    low: Math.log(low),
+    high: Math.log(high),
+    floor: eps / FINDING_KINDS,
+  };
 }
 
 /** What a thumb twist on a witness found, as an interval of the through-dry dose; null where none was tried. */

@@ -238,6 +238,7 @@ export class PaintingWorks {
           : this.wetIntoLaid(step, passageId);
         if (wet) {
           wets.push(wet);
+          if (!before) notBefore = Math.max(notBefore, this.allowedFrom(step, passageId));
           continue;
         }
       }
@@ -249,12 +250,17 @@ export class PaintingWorks {
       if (under.length > 0) continue;
       if (laid.length === 0)
         notBefore = Math.max(notBefore, this.assessment.groundReadyAtMs ?? -Infinity);
-      for (const finding of this.layerOf(step.coat.id, passageId)?.findings.filter(stops) ?? []) {
-        if (finding.untilMs === null) this.refused.push({ stepId: step.id, rule: finding.rule });
-        else notBefore = Math.max(notBefore, finding.untilMs);
-      }
+      notBefore = Math.max(notBefore, this.allowedFrom(step, passageId));
     }
     return { lags, wets, notBefore };
+  }
+
+  /** When the rules let the next coat of a passage go on; what they never do is noted as refused. */
+  private allowedFrom(step: Step, passageId: string): number {
+    const found = this.layerOf(step.coat.id, passageId)?.findings.filter(stops) ?? [];
+    for (const { rule, untilMs } of found)
+      if (untilMs === null) this.refused.push({ stepId: step.id, rule });
+    return Math.max(-Infinity, ...found.flatMap(({ untilMs }) => untilMs ?? []));
   }
 
   /** The steps on another passage that make the same edge: the last with the last, the one before with the one before. */

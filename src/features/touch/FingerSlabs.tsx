@@ -9,6 +9,7 @@ import { Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
 
 const SAYS: Record<Finding, { state: FilmState; words: string }> = {
+  'still blends': { state: 'open', words: 'moves under the brush' },
   wet: { state: 'open', words: 'comes off on the finger' },
   set: { state: 'setting', words: 'takes a print, gives no paint' },
   tacky: { state: 'tacky', words: 'pulls, then lets go' },
