@@ -45,6 +45,8 @@ export const LEARNING_ROWS = {
   /** A factor as strong as this is worth a word. */
   worthSaying: row(1.05, '1', JUDGEMENT),
   /** Below this a touch tells nothing worth a smudge. */
+  /** How much more dose a film must have had since the last touch before another tells anything new. */
+  touchAgainFrom: row(1.15, 'of its dose at the last touch', JUDGEMENT),
   leastWorth: row(0.25, '1, of the most a touch can tell', JUDGEMENT),
 } as const satisfies Record<string, ConstantRow>;
 

@@ -2,6 +2,7 @@ import { CLEANING_MINUTES } from '@/data/pace';
 import { assessPainting, type Painting } from '../painting';
 import { USUAL_DEADLINE } from '../painting/deadline';
 import { layCoat } from '../painting/events';
+import { touchFilm } from '../painting/touch';
 import { isoDaysAgo, making, NOW_MS, optionsAt, stackOf } from '../tests/paintings';
 import { FLESH, part, recipe, tube } from '../tests/recipes';
 import { USUAL_PACE } from '../session/pace';
@@ -158,4 +159,25 @@ test('a touch is offered where it may be dry or not, never on open paint or an o
     NOW_MS,
   );
   expect(new Set(offered.map((w) => w.row.painting.id))).toEqual(new Set(['maybe']));
+  // Touched just now it tells nothing more; half a day later it does.
+  const touched = (hoursAgo: number) =>
+    touchFilm(
+      maybe,
+      {
+        passageId: maybe.passages[0]!.id,
+        spotName: null,
+        at: isoDaysAgo(hoursAgo / 24),
+        finding: 'tacky',
+        twistMarks: false,
+      },
+      making(),
+    );
+  const names = (p: Painting) => {
+    const now = rowsOf(p);
+    const all = [...now['leave-alone'], ...now['takes-a-coat']];
+    return worthATouch(all, null, NOW_MS).map((w) => w.row.passage.name);
+  };
+  const [first, second] = maybe.passages.map((p) => p.name);
+  expect(names(touched(1))).toEqual([second]);
+  expect(names(touched(24)).sort()).toEqual([first, second].sort());
 });

@@ -1,5 +1,7 @@
 import { LEARNING } from '@/data/learning';
 import type { Learned } from '../learn';
+import { sameSpot } from '../painting/sites';
+import { touchedEvents } from '../painting/touch';
 import { touchWorth } from '../learn/worth';
 import type { TodayRow } from './today';
 
@@ -7,6 +9,28 @@ export interface WorthRow {
   row: TodayRow;
   /** 0 to 1. */
   worth: number;
+}
+
+/** The last touch of what lies on top there, ms; null where it was not touched since it was laid. */
+function lastTouchMs({ painting, passage, spotName, top }: TodayRow): number | null {
+  const laidAtMs = top?.film.laidAtMs ?? Infinity;
+  const touches = touchedEvents(painting)
+    .filter((t) => t.passageId === passage.id && sameSpot(t.spotName, spotName) && !t.setAside)
+    .map((t) => Date.parse(t.at))
+    .filter((ms) => ms >= laidAtMs);
+  return touches.length === 0 ? null : Math.max(...touches);
+}
+
+/** A finger that was there just now finds the same. */
+function justTouched(row: TodayRow, nowMs: number): boolean {
+  const last = lastTouchMs(row);
+  const clock = row.top?.clock;
+  return (
+    last !== null &&
+    clock !== undefined &&
+    clock !== null &&
+    clock.doseAt(nowMs) < LEARNING.touchAgainFrom * clock.doseAt(last)
+  );
 }
 
 /**
@@ -18,6 +42,7 @@ export const worthATouch = (rows: TodayRow[], learned: Learned | null, nowMs: nu
     .flatMap((row): WorthRow[] => {
       const { top } = row;
       if (!top?.clock || top.times.kind !== 'oil' || top.state === 'open') return [];
+      if (justTouched(row, nowMs)) return [];
       const worth = touchWorth(learned, top.features, top.times, top.clock.doseAt(nowMs));
       return worth >= LEARNING.leastWorth ? [{ row, worth }] : [];
     })

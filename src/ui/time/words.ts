@@ -4,9 +4,18 @@ import { isSameDay } from 'date-fns/isSameDay';
 
 /** Times as a painter says them. All in the local time of the studio. */
 
-/** "16:50" today, "Thu 19" within a week, "Thu 19 Mar" later, with the year when it is another one. */
+/** So far ahead nobody means a day, and then no year. */
+const YEAR_ALONE_DAYS = 730;
+const DECADES_DAYS = 20 * 365.25;
+
+/**
+ * "16:50" today, "Thu 19" within a week, "Thu 19 Mar" later, with the year when it is another one; from two years ahead
+ * the year alone, from twenty "decades on".
+ */
 export function shortTime(ms: number, nowMs: number): string {
   const days = differenceInCalendarDays(ms, nowMs);
+  if (days > DECADES_DAYS) return 'decades on';
+  if (days > YEAR_ALONE_DAYS) return format(ms, 'yyyy');
   if (days === 0) return format(ms, 'HH:mm');
   if (Math.abs(days) <= 7) return format(ms, 'EEE d');
   return new Date(ms).getFullYear() === new Date(nowMs).getFullYear()
