@@ -11,6 +11,8 @@ const SIZES = { phone: { width: 390, height: 844 }, wide: { width: 1280, height:
 const quinces = async (page) => {
   await page.getByRole('link', { name: /^quinces, Quinces on Slate/ }).click();
   await page.getByText('What was done here').waitFor();
+  // The worker finds the cure a moment later.
+  await page.getByText('Working out the cure').waitFor({ state: 'hidden' });
 };
 /** By way of the studio's own page, as on a phone. */
 async function inStudio(page, name) {

@@ -45,7 +45,9 @@ const trapped = rule({
       severity: trapIndex > trapWarn ? 'strong' : 'caution',
       about: lower?.name ?? null,
       value: trapIndex,
-      untilMs: (lower && lowerReaches?.(dose / lower.times.touch.median)) ?? null,
+      // Who has laid it cannot wait any more.
+      untilMs:
+        film.planned && lower ? (lowerReaches?.(dose / lower.times.touch.median) ?? null) : null,
     };
   },
 });
@@ -67,7 +69,9 @@ const alkydOverSlowOil = rule({
     if (!onPaint(site) || !hasAlkyd(film) || !lower?.traits.oilFilm) return null;
     if (hasAlkyd(lower) || lowerThroughDry || lower.traits.mediumOnly) return null;
     const { touch, through } = lower.times;
-    const untilMs = site.lowerReaches?.(through.median / touch.median) ?? null;
+    const untilMs = film.planned
+      ? (site.lowerReaches?.(through.median / touch.median) ?? null)
+      : null;
     const shut = (trapIndex ?? 0) > trapCaution;
     if (!shut) return { severity: lowerTouchDry ? 'note' : 'caution', about: lower.name, untilMs };
     // A thin film, or one with little alkyd, gives with what moves below it; a thick rich one tears.
