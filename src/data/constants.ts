@@ -107,6 +107,8 @@ const HANDBOOK_ROWS = {
   drierFactorMin: row(0.1, '1', 'floor of the product of all driers; ' + JUDGEMENT, 'low'),
   openOverTouch: row(0.35, '1', TRADE, 'low'),
   setOverTouch: row(0.7, '1', STAGE_ORDER, 'low'),
+  setOverTouchSlow: row(0.4, '1, in slow oil alone', TRADE, 'low'),
+  slowOilTouchDays: row(7, 'd, touch-dry of an oil that is slow', TRADE, 'low'),
   dustFreeOverTouch: row(0.85, '1', STAGE_ORDER, 'low'),
   tackFreeOverTouch: row(1.3, '1', STAGE_ORDER, 'low'),
   dryHardOverTouch: row(2.5, '1', STAGE_ORDER, 'low'),

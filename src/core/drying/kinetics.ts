@@ -29,6 +29,8 @@ export interface DryingTimes {
   /** Base with alkyd, floor applied: touch-dry on a neutral ground at 50 um. "How fast a paint it is." */
   intrinsicTouchDays: number;
   alkydFactor: number;
+  /** Where set ends and tacky begins, as a share of touch-dry: slow oils stay tacky for long. */
+  setOverTouch: number;
   /** Doses in reference-days (acrylic: days at 50 % RH). */
   touch: LogNormal;
   through: LogNormal;
@@ -114,6 +116,7 @@ function acrylicTimes(handbook: Handbook, thicknessUm: number): DryingTimes {
     baseDays: 0,
     intrinsicTouchDays: c.acrylicTouchDays,
     alkydFactor: 1,
+    setOverTouch: c.setOverTouch,
     touch,
     through: touch,
   };
@@ -157,6 +160,24 @@ export interface PaintSpeed {
   intrinsicTouchDays: number;
   drierThroughFactor: number;
   cloveFactor: number;
+  /** Where tacky begins, as a share of touch-dry. */
+  setOverTouch: number;
+}
+
+/**
+ * Where a film stops taking a print and begins to be only tacky, as a share of its touch-dry dose: early where its binder
+ * is slow oil (poppy, safflower, walnut, stand oil), by the share of it. Such tones are wet for two days and tacky for the
+ * rest of the week; common practice, no source.
+ */
+export function setOverTouch(handbook: Handbook, film: Constituents): number {
+  const c = handbook.constants;
+  const binder = binderVolume(film);
+  let slow = 0;
+  for (const oils of [film.tubeOil, film.addedOil])
+    for (const key in oils)
+      if (OILS[key as OilKey].touchDryDays >= c.slowOilTouchDays) slow += oils[key as OilKey] ?? 0;
+  const share = binder === 0 ? 0 : slow / binder;
+  return c.setOverTouch - (c.setOverTouch - c.setOverTouchSlow) * share;
 }
 
 /**
@@ -175,6 +196,7 @@ export function paintSpeed(handbook: Handbook, film: Constituents): PaintSpeed {
       Math.max(handbook.constants.touchFloorDays, base * fAlkyd * driers.touch) * clove,
     drierThroughFactor: driers.through,
     cloveFactor: clove,
+    setOverTouch: setOverTouch(handbook, film),
   };
 }
 
@@ -187,6 +209,7 @@ function materialTimes(handbook: Handbook, material: MaterialKey): DryingTimes {
     baseDays: touchDays,
     intrinsicTouchDays: touchDays,
     alkydFactor: 1,
+    setOverTouch: c.setOverTouch,
     touch: { median: touchDays, sigma: c.sigmaTouch },
     through: { median: throughDays, sigma: c.sigmaThrough },
   };
@@ -242,6 +265,7 @@ export function dryingTimes(
     baseDays: base,
     intrinsicTouchDays: intrinsic,
     alkydFactor: fAlkyd,
+    setOverTouch: speed.setOverTouch,
     touch: { median: touch, sigma: sigma('touch', touch) },
     through: { median: through, sigma: sigma('through', through) },
   };

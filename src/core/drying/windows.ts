@@ -62,7 +62,7 @@ export function stageDoses(constants: Constants, times: DryingTimes): Record<Sta
   const part = (share: number): LogNormal => scaled(touch, share);
   return {
     openUntil: part(constants.openOverTouch),
-    set: part(constants.setOverTouch),
+    set: part(times.setOverTouch),
     touchDry: touch,
     throughDry: through,
   };
@@ -122,12 +122,12 @@ export function filmTestDoses(
 export const DRY_STATES = ['open', 'setting', 'tacky', 'touch-dry', 'through-dry'] as const;
 export type DryState = (typeof DRY_STATES)[number];
 
-/** State by the medians: open to 0.35 touch, setting to 0.7 (no transfer to the finger), tacky to 1. */
+/** State by the medians: open to 0.35 touch, setting (no transfer to the finger) to where its oil turns tacky, tacky to 1. */
 export function dryState(constants: Constants, times: DryingTimes, dose: number): DryState {
   if (dose >= times.through.median) return 'through-dry';
   const touch = times.touch.median;
   if (dose >= touch) return 'touch-dry';
-  if (dose >= constants.setOverTouch * touch) return 'tacky';
+  if (dose >= times.setOverTouch * touch) return 'tacky';
   return dose >= constants.openOverTouch * touch ? 'setting' : 'open';
 }
 

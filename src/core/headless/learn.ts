@@ -85,6 +85,7 @@ export const learnVerb = (define: DefineVerb) =>
           laidAtMs,
           touch: times.touch,
           through: times.through,
+          setOverTouch: times.setOverTouch,
           features: featuresOf(constants, film, recipe.thicknessUm, NEUTRAL, climate),
           tests: tests.map((t) => ({
             id: t.id,

@@ -20,6 +20,8 @@ export const filmEvidenceSchema = z.object({
   /** Median doses of the tables, reference-days, and the spread of their logarithms. */
   touch: z.object({ median: z.number().positive(), sigma: z.number().positive() }),
   through: z.object({ median: z.number().positive(), sigma: z.number().positive() }),
+  /** Where it turns from set to tacky, as a share of touch-dry; as most films where it is not said. */
+  setOverTouch: z.number().positive().max(1).optional(),
   features: z.record(z.string(), z.number()),
   tests: z.array(testEvidenceSchema),
 });

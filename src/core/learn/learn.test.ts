@@ -58,6 +58,7 @@ const made = (
       laidAtMs,
       touch: times.touch,
       through: times.through,
+      setOverTouch: times.setOverTouch,
       features: featuresOf(STUDIO_CONSTANTS, film, r.thicknessUm, below, climate),
       tests: tests.map(([at, finding], i) => ({
         id: `${id}-${i}`,
@@ -317,6 +318,28 @@ describe('learning', () => {
     expect(quantileOf(touch, 0.1)).toBeGreaterThan(3.4);
     expect(quantileOf(touch, 0.5)).toBeGreaterThan(3.6);
     expect(quantileOf(touch, 0.9)).toBeLessThan(8);
+  });
+
+  test('five tacky mornings on a tone in slow oil are no misreadings', () => {
+    const slow = made(
+      recipe(
+        [tube('titanium-white', 1, 'poppy')],
+        0.25,
+        [part('poppy'), part('mineral-spirits')],
+        20,
+      ),
+      'tone',
+      [0.45, 0.55, 0.65, 0.8, 0.95].map((at): [number, Finding] => [at, 'tacky']),
+    );
+    const { learned, conflicts } = learn([slow.evidence]);
+    expect(conflicts).toEqual([]);
+    const { touch } = learnedTimes(learned, slow.evidence.features, slow.times, 'tone', LAID);
+    expect(touch.median / slow.times.touch.median).toBeGreaterThan(0.95);
+    expect(touch.median / slow.times.touch.median).toBeLessThan(1.3);
+    // In linseed paint that early tackiness would be a slow film, and speak against the later mornings.
+    const quick = made(recipe([tube('titanium-white')], 0, [], 20), 'quick');
+    expect(slow.times.setOverTouch).toBeLessThan(0.45);
+    expect(quick.times.setOverTouch).toBe(STUDIO_CONSTANTS.setOverTouch);
   });
 
   test('what was found last is a floor, or a ceiling, even against everything else', () => {

@@ -1,4 +1,4 @@
-import { COAT_SD_GRID, FINDING_RANGE, LEARNING as L } from '@/data/learning';
+import { COAT_SD_GRID, LEARNING as L, OPEN_OVER_TOUCH } from '@/data/learning';
 import { TOLD } from '../drying';
 import type { FilmEvidence } from './evidence';
 import { chancesOf, fitAll, PRIOR_COAT_VARIANCE, siteSd, type Fit } from './fit';
@@ -95,7 +95,7 @@ interface WithTests {
 
 /** Whether a finding was made before the stage it speaks of, or after it. */
 const isBefore = ({ high }: IntervalTest): boolean => high <= 0;
-const OPEN = Math.log(FINDING_RANGE['still blends'][1]);
+const OPEN = Math.log(OPEN_OVER_TOUCH);
 /** The least that paint of the last finding asks of its own dose: what still blends was not past open either. */
 const leastDose = ({ d, high }: IntervalTest): number => (high <= OPEN ? d - high : d);
 

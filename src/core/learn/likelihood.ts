@@ -1,4 +1,4 @@
-import { FINDING_KINDS, FINDING_RANGE, LEARNING as L } from '@/data/learning';
+import { FINDING_KINDS, findingRange, LEARNING as L } from '@/data/learning';
 import { normalCdf } from '../drying/lognormal';
 import { GAUSS_HERMITE } from './gauss-hermite';
 import type { TestEvidence } from './evidence';
@@ -25,9 +25,13 @@ export interface Noise {
 export const STUDIO_NOISE: Noise = { r: L.readingNoise, eps: L.misreadRate };
 
 /** What the finger found as an interval of the touch dose; null for a test at no dose, which says nothing. */
-export function touchInterval(test: TestEvidence, eps = L.misreadRate): IntervalTest | null {
+export function touchInterval(
+  test: TestEvidence,
+  set?: number,
+  eps = L.misreadRate,
+): IntervalTest | null {
   if (test.dose <= 0) return null;
-  const [low, high] = FINDING_RANGE[test.finding];
+  const [low, high] = findingRange(test.finding, set);
   return {
     d: Math.log(test.dose),
     low: Math.log(low),

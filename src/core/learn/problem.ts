@@ -78,7 +78,7 @@ export function problemOf(evidence: FilmEvidence[], coatVariance: number): Probl
       i,
       'touch',
       film.features,
-      of((t) => touchInterval(t)),
+      of((t) => touchInterval(t, film.setOverTouch)),
       film.touch,
       coatVariance,
       wander,

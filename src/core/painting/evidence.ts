@@ -90,6 +90,7 @@ function evidenceFor(
     laidAtMs,
     touch: times.touch,
     through: times.through,
+    setOverTouch: times.setOverTouch,
     features: featuresOf(
       context.handbook.constants,
       film.asLaid,
