@@ -1,4 +1,4 @@
-import { overStain, underbound, withinUncertainty, type Judgement } from './shared';
+import { isStain, overStain, underbound, withinUncertainty, type Judgement } from './shared';
 import type { KnownFilm, School } from './types';
 
 const ROUNDING = 1e-9;
@@ -16,7 +16,13 @@ export const binderExcess: School = {
   source: 'coatings science: reduced PVC, Bierwagen & Hay, Prog. Org. Coat. 3 (1975); from memory',
   measure: (film) => 1 - reduced(film),
   judge(pair, constants, handbook) {
-    const own = underbound(pair, handbook);
+    const own = underbound(pair.upper, handbook);
+    if (own?.verdict === 'fail') return own;
+    // Paint on a film that powders comes off with it, however well bound it is itself. A stain that is through-dry is
+    // bound by what soaks into it.
+    const below = handbook.revised ? underbound(pair.lower, handbook) : null;
+    if (below?.verdict === 'fail' && !isStain(pair, handbook))
+      return { verdict: 'fail', reason: 'underbound-below' };
     if (own) return own;
     const rise = reduced(pair.upper) - reduced(pair.lower);
     const compared: Judgement =

@@ -1,7 +1,8 @@
-import { percent } from './shared';
+import { percent, type Judgement } from './shared';
 import type { KnownFilm, KnownPair, School } from './types';
 
 const ROUNDING = 1e-9;
+const WORSE: Judgement['verdict'][] = ['ok', 'note', 'caution', 'fail'];
 const hasAlkyd = (film: KnownFilm): boolean => film.composition.alkydOfBinder > 0;
 
 export const constantAlkyd: School = {
@@ -32,18 +33,16 @@ export const constantAlkyd: School = {
     if (m < lower.composition.alkydMediumShare - constants.alkydShareTolerance - ROUNDING) {
       return { verdict: 'fail', reason: 'falls' };
     }
-    const largest = Math.max(m, lower.composition.alkydMediumShare);
-    if (largest <= constants.mediumShareCaution + ROUNDING)
-      return { verdict: 'ok', reason: 'rises' };
-    const over = [lower, upper].filter(
-      (f) => f.composition.alkydMediumShare > constants.mediumShareCaution + ROUNDING,
-    );
-    if (handbook.revised && over.every((f) => f.thicknessUm <= constants.thinGlazeUm)) {
-      return { verdict: 'note', reason: 'thin-glaze-over-cap' };
-    }
-    return {
-      verdict: largest <= constants.mediumShareMax + ROUNDING ? 'caution' : 'fail',
-      reason: 'over-cap',
-    };
+    // Each film by its own share: a glaze that is let off does not make a body beside it worse.
+    const ofEach = [lower, upper].map((film): Judgement => {
+      const share = film.composition.alkydMediumShare;
+      if (share <= constants.mediumShareCaution + ROUNDING)
+        return { verdict: 'ok', reason: 'rises' };
+      if (handbook.revised && film.thicknessUm <= constants.thinGlazeUm)
+        return { verdict: 'note', reason: 'thin-glaze-over-cap' };
+      const little = share <= constants.mediumShareMax + ROUNDING;
+      return { verdict: little ? 'caution' : 'fail', reason: 'over-cap' };
+    });
+    return ofEach.reduce((a, b) => (WORSE.indexOf(b.verdict) > WORSE.indexOf(a.verdict) ? b : a));
   },
 };

@@ -7,6 +7,9 @@ export type Judgement = { verdict: Verdict; reason: ReasonCode };
 /** A share as words: 0.66 is "66 %". */
 export const percent = (value: number): string => `${Math.round(value * 100)} %`;
 
+/** Verdicts on one film alone: no comparison of two softens them. */
+const OWN_PORES: ReadonlySet<ReasonCode> = new Set(['underbound', 'underbound-below']);
+
 const SHARE_TOLERANCE = 1e-6;
 
 /** Mixtures are of the same tubes only if the tubes and their proportions are the same. */
@@ -20,9 +23,9 @@ export function sameTubes(a: KnownFilm, b: KnownFilm): boolean {
   return true;
 }
 
-/** The upper coat's own pores: a limit that no comparison softens. */
-export function underbound({ upper }: KnownPair, handbook: Handbook): Judgement | null {
-  const reduced = upper.composition.reducedPvc;
+/** A coat's own pores: a limit that no comparison softens. */
+export function underbound(film: KnownFilm, handbook: Handbook): Judgement | null {
+  const reduced = film.composition.reducedPvc;
   if (reduced === null) return null;
   const { reducedPvcFail, reducedPvcCaution } = handbook.constants;
   const fails = handbook.revised ? reduced >= reducedPvcFail : reduced > reducedPvcFail;
@@ -32,19 +35,26 @@ export function underbound({ upper }: KnownPair, handbook: Handbook): Judgement 
     : null;
 }
 
+/** A thin stain that is through-dry and not so lean that it powders. */
+export function isStain({ lower, lowerThroughDry }: KnownPair, handbook: Handbook): boolean {
+  const { leanStainUm, leanStainReducedPvc } = handbook.constants;
+  return (
+    lower.thicknessUm <= leanStainUm &&
+    lowerThroughDry &&
+    (lower.composition.reducedPvc ?? 0) < leanStainReducedPvc
+  );
+}
+
 /**
  * A fall over a thin lean stain that is through-dry and firm is noted, not refused: an umber wash under
  * white cannot be mended by oil and holds in practice.
  */
 export function overStain(pair: KnownPair, judgement: Judgement, handbook: Handbook): Judgement {
-  const { leanStainUm, leanStainReducedPvc } = handbook.constants;
   const stain =
     handbook.revised &&
     judgement.verdict === 'fail' &&
-    judgement.reason !== 'underbound' &&
-    pair.lower.thicknessUm <= leanStainUm &&
-    pair.lowerThroughDry &&
-    (pair.lower.composition.reducedPvc ?? 0) < leanStainReducedPvc;
+    !OWN_PORES.has(judgement.reason) &&
+    isStain(pair, handbook);
   return stain ? { verdict: 'note', reason: 'lean-stain' } : judgement;
 }
 
@@ -59,7 +69,7 @@ export function withinUncertainty(
   const open =
     handbook.revised &&
     (judgement.verdict === 'caution' || judgement.verdict === 'fail') &&
-    judgement.reason !== 'underbound' &&
+    !OWN_PORES.has(judgement.reason) &&
     Math.abs(delta) < band &&
     !sameTubes(pair.lower, pair.upper);
   return open ? { verdict: 'undecided', reason: 'within-uncertainty' } : judgement;

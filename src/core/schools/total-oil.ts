@@ -23,7 +23,8 @@ export const totalOil: School = {
             verdict: delta >= constants.totalOilCaution - ROUNDING ? 'caution' : 'fail',
             reason: 'falls',
           };
-    const own = underbound(pair, handbook);
+    // Pores are the business of the school of spare binder, and of a rule; this one weighs the oil.
+    const own = handbook.revised ? null : underbound(pair.upper, handbook);
     const judged = own?.verdict === 'fail' ? own : compared;
     return overStain(
       pair,

@@ -56,6 +56,7 @@ export type ReasonCode =
   | 'lean-stain'
   | 'within-uncertainty'
   | 'underbound'
+  | 'underbound-below'
   | 'lower-through-dry'
   | 'thin-fat-glaze'
   | 'over-cap'

@@ -56,6 +56,8 @@ export function verdictSentence(v: SchoolVerdict, names: PairNames): string {
       return `Too close to call: different tubes, and nobody knows their oil that exactly.`;
     case 'underbound':
       return `${up} has too little binder for its pigments.`;
+    case 'underbound-below':
+      return `${low.charAt(0).toUpperCase()}${low.slice(1)} has too little binder for its pigments: what lies on it comes off with it.`;
     case 'lower-through-dry':
       return `${up} may go on: ${low} is dry through by then.`;
     case 'thin-fat-glaze':
