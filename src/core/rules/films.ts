@@ -1,3 +1,4 @@
+import { sum } from '../film/constituents';
 import { FLEXIBLE } from '../painting/vocabulary';
 import type { Hit, Predicate, RuleSite } from './types';
 import { CONSERVATORS, PRACTICE, JUDGEMENT, COATINGS } from './sources';
@@ -67,6 +68,9 @@ function mediumCap(site: RuleSite): { rule: string; hit: Hit } | null {
   const c = handbook.constants;
   const m = film.composition.mediumShare;
   if (!film.traits.oilFilm || m >= 1 || m <= c.mediumShareCaution + ROUNDING) return null;
+  // Spirits and water are no medium: they wrinkle nothing and yellow nothing. What they do is underbound, and lift.
+  const { addedOil, alkydMedium, resin, wax } = film.kept;
+  if (sum(addedOil) + alkydMedium + resin + wax === 0) return null;
   if (film.thicknessUm <= c.thinGlazeUm)
     return { rule: 'mostly-medium-glaze', hit: { severity: 'note', value: m } };
   if (m <= c.mediumShareMax + ROUNDING)

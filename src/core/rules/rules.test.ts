@@ -109,6 +109,8 @@ const couch = (h = 2, oil = 1, spirits = 2) =>
   recipe([], 1, [part('linseed-refined', oil), part('mineral-spirits', spirits)], h);
 const spirits = (share: number, solvent: 'mineral-spirits' | 'turpentine' = 'mineral-spirits') =>
   recipe([tube('titanium-white')], share, [part(solvent)], 40);
+const stand = (share: number) =>
+  recipe([tube('titanium-white')], share, [part('stand-oil'), part('mineral-spirits')], 40);
 const damar = (share = 0.3) =>
   recipe([tube('transparent-oxide-red')], share, [part('damar-varnish')], 15);
 const clove = (parts: number) =>
@@ -294,7 +296,7 @@ const CASES: [RuleKey, Severity, Case, Case][] = [
     { coats: all(recipe([tube('raw-umber')], 0, [], 8)) },
     { coats: all(white(80)) },
   ],
-  ['medium-over-quarter', 'caution', { coats: all(spirits(0.3)) }, { coats: all(spirits(0.25)) }],
+  ['medium-over-quarter', 'caution', { coats: all(stand(0.3)) }, { coats: all(stand(0.25)) }],
   [
     'medium-over-third',
     'forbid',
@@ -698,7 +700,7 @@ describe('words', () => {
     );
     expect(findingMend(finding!)).toMatch(/Use oil from here on/);
     expect(SEVERITY_WORD[finding!.severity]).toBe('refused');
-    const cap = findingsOf({ coats: all(spirits(0.3)) }).find(
+    const cap = findingsOf({ coats: all(stand(0.3)) }).find(
       (f) => f.rule === 'medium-over-quarter',
     );
     expect(findingSentence(cap!)).toMatch(/^Medium over a quarter \(30 %\): /);
@@ -759,6 +761,15 @@ describe('how rules speak', () => {
       ],
     })[1]!.findings.find((f) => f.rule === 'varnish-too-early');
     expect(thin!.value).toBe(182);
+  });
+
+  test('spirits alone are no medium for the caps', () => {
+    const rules = (medium: string) =>
+      layersOf({
+        coats: [{ is: recipe([tube('raw-umber')], 0.3, [part(medium as 'stand-oil')], 40) }],
+      })[0]!.findings.map((f) => f.rule);
+    expect(rules('mineral-spirits')).not.toContain('medium-over-quarter');
+    expect(rules('stand-oil')).toContain('medium-over-quarter');
   });
 
   test('a varnish waits for the last of all films, not for the top one', () => {
