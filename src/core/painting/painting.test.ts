@@ -1,6 +1,5 @@
 import { METHOD_KEYS } from '@/data/method-keys';
 import { METHODS } from '@/data/methods';
-import { CoreError } from '../errors';
 import { composition } from '../film';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { part, recipe, tube } from '../tests/recipes';
@@ -15,6 +14,7 @@ import {
   optionsAt,
   stackOf,
 } from '../tests/paintings';
+import { refusal as code } from '../tests/refusal';
 import {
   assessPainting,
   liftsAt,
@@ -36,15 +36,6 @@ const WHITE = [tube('titanium-white')];
 const assess = (p: Painting, nowMs = NOW_MS) => assessPainting(p, optionsAt(nowMs));
 const base = (p: Painting, i = 0, nowMs = NOW_MS) => assess(p, nowMs).passages[i]!.base;
 const ids = (p: Painting) => p.passages.map((x) => x.id);
-const code = (f: () => unknown): string => {
-  try {
-    f();
-  } catch (error) {
-    if (error instanceof CoreError) return error.code;
-    throw error;
-  }
-  return 'none';
-};
 const lay = (
   p: Painting,
   coatId: string,
