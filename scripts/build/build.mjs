@@ -46,7 +46,12 @@ function finishPage(fontRules) {
     if (!page.includes(mark)) throw new Error(`public/index.html has no place "${mark}".`);
   writeFileSync(
     file,
-    page.replace('/* fonts */', () => fontRules).replace('<!-- preloads -->', preloads),
+    page
+      .replace('/* fonts */', () => fontRules)
+      .replace('<!-- preloads -->', preloads)
+      // What is said to whoever reads the source is not sent to whoever opens the page.
+      .replace(/^[ \t]*\/\*.*?\*\/\n/gms, '')
+      .replace(/\n\s+/g, '\n'),
   );
 }
 

@@ -107,8 +107,9 @@ const HANDBOOK_ROWS = {
   drierFactorMin: row(0.1, '1', 'floor of the product of all driers; ' + JUDGEMENT, 'low'),
   openOverTouch: row(0.35, '1', TRADE, 'low'),
   setOverTouch: row(0.7, '1', STAGE_ORDER, 'low'),
-  setOverTouchSlow: row(0.4, '1, in slow oil alone', TRADE, 'low'),
-  slowOilTouchDays: row(7, 'd, touch-dry of an oil that is slow', TRADE, 'low'),
+  /** In slow oil alone; an oil is slow that takes so long to be touch-dry. */
+  setOverTouchSlow: row(0.4, '1', TRADE, 'low'),
+  slowOilTouchDays: row(7, 'd', TRADE, 'low'),
   dustFreeOverTouch: row(0.85, '1', STAGE_ORDER, 'low'),
   tackFreeOverTouch: row(1.3, '1', STAGE_ORDER, 'low'),
   dryHardOverTouch: row(2.5, '1', STAGE_ORDER, 'low'),
@@ -222,18 +223,10 @@ const HANDBOOK_ROWS = {
     'low',
   ),
   canvasReducedPvc: row(0.9, 'reduced PVC', JUDGEMENT, 'low'),
-  alkydThinUm: row(
-    15,
-    'um, a glaze or couch that gives with what moves below it',
-    JUDGEMENT,
-    'low',
-  ),
-  alkydLittleOfBinder: row(
-    1 / 3,
-    'alkyd of the binder that closes about as oil does',
-    JUDGEMENT,
-    'low',
-  ),
+  /** A glaze or couch that gives with what moves below it. */
+  alkydThinUm: row(15, 'um', JUDGEMENT, 'low'),
+  /** Alkyd that closes about as oil does. */
+  alkydLittleOfBinder: row(1 / 3, 'of the binder', JUDGEMENT, 'low'),
   canvasThickUm: row(300, 'um, knife paint', JUDGEMENT, 'low'),
   extenderCaution: row(0.3, 'share of the solids', JUDGEMENT, 'low'),
   solventCautionShare: row(0.15, 'free solvent of the wet mixture', JUDGEMENT, 'low'),

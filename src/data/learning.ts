@@ -38,16 +38,17 @@ export const LEARNING_ROWS = {
   conflictFrom: row(0.5, 'chance that a test was misread', JUDGEMENT),
   /** How readily windows widen where forecasts did not hold. */
   widenSpread: row(0.15, 'ln of the width', JUDGEMENT),
-  widenStep: row(0.05, '1, step of the grid of widths from 1 on', JUDGEMENT),
-  widenSteps: row(21, 'widths asked: 1 to 2', JUDGEMENT),
+  /** Step of the grid of widths from 1 on, and how many are asked: 1 to 2. */
+  widenStep: row(0.05, '1', JUDGEMENT),
+  widenSteps: row(21, '1', JUDGEMENT),
   /** Where windows are asked whether they are too narrow, a misread test is a dearer excuse than in the fit. */
   misreadExcuse: row(0.25, 'of the rate of misreading', JUDGEMENT),
   /** A factor as strong as this is worth a word. */
   worthSaying: row(1.05, '1', JUDGEMENT),
-  /** Below this a touch tells nothing worth a smudge. */
   /** How much more dose a film must have had since the last touch before another tells anything new. */
-  touchAgainFrom: row(1.15, 'of its dose at the last touch', JUDGEMENT),
-  leastWorth: row(0.25, '1, of the most a touch can tell', JUDGEMENT),
+  touchAgainFrom: row(1.15, '1', JUDGEMENT),
+  /** Below this a touch tells nothing worth a smudge, of the most that one can tell. */
+  leastWorth: row(0.25, '1', JUDGEMENT),
 } as const satisfies Record<string, ConstantRow>;
 
 export const LEARNING = valuesOf(LEARNING_ROWS);

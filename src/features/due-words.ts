@@ -24,11 +24,9 @@ export function rowWords(row: TodayRow, nowMs: number): string {
       return `${row.top!.state}, nothing more planned`;
     case 'refused': {
       const early = row.next!.findings.find((f) => f.rule === 'varnish-too-early');
-      if (early && row.readyAtMs !== null)
-        return `${row.top?.state ?? 'bare'}; ${early.about ?? 'a film below'} takes the ${next} from ${shortTime(row.readyAtMs, nowMs)}`;
-      return row.readyAtMs === null
-        ? `${row.top?.state ?? 'bare'}; the ${next} is refused here`
-        : `${row.top?.state ?? 'bare'}; the ${next} is refused until ${shortTime(row.readyAtMs, nowMs)}`;
+      const when = row.readyAtMs === null ? 'here' : `until ${shortTime(row.readyAtMs, nowMs)}`;
+      const why = early?.about ? ` by ${lower(early.about)}` : '';
+      return `${row.top?.state ?? 'bare'}; the ${next} is ${early ? 'held back' : 'refused'} ${when}${why}`;
     }
     case 'open':
       return row.window?.p50 ? `open till ${about(row.window.p50, nowMs)}` : 'open';

@@ -26,7 +26,7 @@ test('spare binder fails by the film below as well: paint on what powders comes 
   const told = verdict('binder-excess', [umber(10), umber(60)], chalk);
   expect([told.verdict, told.reason]).toEqual(['fail', 'underbound-below']);
   expect(told.sentence).toBe(
-    'The coat 0 below has too little binder for its pigments: what lies on it comes off with it.',
+    'The coat 0 below has too little binder: what lies on it comes off with it.',
   );
   // On acrylic gesso the same wash keeps its oil.
   expect(verdict('binder-excess', [umber(10), umber(60)]).reason).not.toBe('underbound-below');

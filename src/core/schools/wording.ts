@@ -57,7 +57,7 @@ export function verdictSentence(v: SchoolVerdict, names: PairNames): string {
     case 'underbound':
       return `${up} has too little binder for its pigments.`;
     case 'underbound-below':
-      return `${low.charAt(0).toUpperCase()}${low.slice(1)} has too little binder for its pigments: what lies on it comes off with it.`;
+      return `${low.charAt(0).toUpperCase()}${low.slice(1)} has too little binder: what lies on it comes off with it.`;
     case 'lower-through-dry':
       return `${up} may go on: ${low} is dry through by then.`;
     case 'thin-fat-glaze':

@@ -1,7 +1,6 @@
 import { LEARNING } from '@/data/learning';
 import type { Learned } from '../learn';
 import { sameSpot } from '../painting/sites';
-import { touchedEvents } from '../painting/touch';
 import { touchWorth } from '../learn/worth';
 import type { TodayRow } from './today';
 
@@ -14,10 +13,16 @@ export interface WorthRow {
 /** The last touch of what lies on top there, ms; null where it was not touched since it was laid. */
 function lastTouchMs({ painting, passage, spotName, top }: TodayRow): number | null {
   const laidAtMs = top?.film.laidAtMs ?? Infinity;
-  const touches = touchedEvents(painting)
-    .filter((t) => t.passageId === passage.id && sameSpot(t.spotName, spotName) && !t.setAside)
-    .map((t) => Date.parse(t.at))
-    .filter((ms) => ms >= laidAtMs);
+  // Not by way of `touch.ts`: what notes a touch need not come with Today.
+  const touches = painting.events.flatMap((e) =>
+    e.kind === 'touched' &&
+    e.passageId === passage.id &&
+    sameSpot(e.spotName, spotName) &&
+    !e.setAside &&
+    Date.parse(e.at) >= laidAtMs
+      ? [Date.parse(e.at)]
+      : [],
+  );
   return touches.length === 0 ? null : Math.max(...touches);
 }
 
