@@ -3,6 +3,10 @@ import { about, shortTime, stretch } from '@/ui/time/words';
 
 const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
+/** A varnish that comes too early is no fault of its own: it is held back by a film below. */
+const tooEarly = ({ next }: TodayRow) => next?.findings.find((f) => f.rule === 'varnish-too-early');
+const heldWord = (row: TodayRow): string => (tooEarly(row) ? 'held back' : 'refused');
+
 /** What a row of Today says beside its texture. Painting and Today speak of one row (core/today), each in its own length. */
 export function rowWords(row: TodayRow, nowMs: number): string {
   // A couch and the paint that goes into it are one work.
@@ -23,10 +27,10 @@ export function rowWords(row: TodayRow, nowMs: number): string {
     case 'ready-nothing-planned':
       return `${row.top!.state}, nothing more planned`;
     case 'refused': {
-      const early = row.next!.findings.find((f) => f.rule === 'varnish-too-early');
+      const early = tooEarly(row);
       const when = row.readyAtMs === null ? 'here' : `until ${shortTime(row.readyAtMs, nowMs)}`;
       const why = early?.about ? ` by ${lower(early.about)}` : '';
-      return `${row.top?.state ?? 'bare'}; the ${next} is ${early ? 'held back' : 'refused'} ${when}${why}`;
+      return `${row.top?.state ?? 'bare'}; the ${next} is ${heldWord(row)} ${when}${why}`;
     }
     case 'open':
       return row.window?.p50 ? `open till ${about(row.window.p50, nowMs)}` : 'open';
@@ -83,8 +87,8 @@ export function columnWords(row: TodayRow, nowMs: number): string {
       return `varnish waits for ${row.waitsFor}`;
     case 'refused':
       return row.readyAtMs === null
-        ? 'refused'
-        : `refused until ${shortTime(row.readyAtMs, nowMs)}`;
+        ? heldWord(row)
+        : `${heldWord(row)} until ${shortTime(row.readyAtMs, nowMs)}`;
     case 'open':
       return row.window?.p50
         ? `till ${about(row.window.p50, nowMs).replace(WITHOUT_ABOUT, '')}`

@@ -334,3 +334,48 @@ test('two fingers change the weeks in sight, and so do buttons', async ({ page, 
   await fingers('touchMove', 70);
   await expect(page.getByText('half a year')).toBeVisible();
 });
+
+test('the hours of the week are drawn, moved and lengthened by a finger, and moved by keys', async ({
+  page,
+  viewport,
+}) => {
+  test.skip(viewport!.width > 900, 'For the hand that holds the phone.');
+  await openDemo(page);
+  await openPlace(page, 'Plan');
+  await side(page, 'Hours');
+  const bar = (day: string) => page.getByRole('button', { name: new RegExp(`^${day} \\d`) });
+  const told = async (day: string) =>
+    /\d\d:\d\d to \d\d:\d\d/.exec((await bar(day).getAttribute('aria-label'))!)![0];
+  expect(await told('Monday')).toBe('18:00 to 20:30');
+  const drag = async (from: number, dx: number) => {
+    const box = (await bar('Monday').boundingBox())!;
+    const y = box.y + box.height / 2;
+    const x = box.x + from * box.width;
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + dx / 2, y, { steps: 2 });
+    await page.mouse.move(x + dx, y, { steps: 2 });
+    await page.mouse.up();
+    return box.width / 2.5;
+  };
+  // The middle moves all of it, an end moves itself.
+  const hour = await drag(0.5, -1);
+  await drag(0.5, -2 * hour);
+  await expect.poll(() => told('Monday')).toBe('16:00 to 18:30');
+  await drag(0.95, hour);
+  await expect.poll(() => told('Monday')).toBe('16:00 to 19:30');
+  await drag(0.03, hour / 2);
+  await expect.poll(() => told('Monday')).toBe('16:30 to 19:30');
+  await bar('Monday').press('Shift+ArrowLeft');
+  await expect.poll(() => told('Monday')).toBe('16:30 to 19:15');
+  // A tap puts two hours where nothing stands; the figures of that day stand below.
+  const sunday = (await page.getByRole('radio', { name: /^Sunday/ }).boundingBox())!;
+  const track = (await bar('Monday').locator('..').boundingBox())!;
+  await page.mouse.click(track.x + ((10 - 6) / 18) * track.width, sunday.y + sunday.height / 2);
+  await expect.poll(() => told('Sunday')).toBe('09:00 to 11:00');
+  await expect(page.getByLabel('Sunday from')).toHaveValue('09:00');
+  await bar('Sunday').press('Delete');
+  await expect(bar('Sunday')).toHaveCount(0);
+  await page.reload();
+  await expect.poll(() => told('Monday')).toBe('16:30 to 19:15');
+});

@@ -11,7 +11,7 @@ const windowsOf = (told: unknown) =>
 test('a key that nobody knows is refused by its name and place, however deep', () => {
   const input = { recipe: { ...recipe([tube('titanium-white')]), mediumshare: 0.5 }, laidAt: LAID };
   expect(refusal(() => VERBS.dry!.run(input))).toBe('unknown-key');
-  expect(() => VERBS.dry!.run(input)).toThrow(/Nothing here is called so. Known: .*mediumShare/);
+  expect(() => VERBS.dry!.run(input)).toThrow(/^Nothing here is called so. .*Known: .*mediumShare/);
   const known = VERBS.dry!.run({ recipe: recipe([tube('titanium-white')]), laidAt: LAID });
   expect(windowsOf(known).touchDry!.p50).toMatch(/^2026-01-0/);
   const shape = z.object({

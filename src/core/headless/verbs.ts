@@ -46,7 +46,7 @@ export function defineVerb<I, O>(verb: {
         throw new CoreError(
           'unknown-key',
           strange.where,
-          `Nothing here is called so. Known: ${strange.known.join(', ')}.`,
+          `Nothing here is called so. Correct the name or leave it out. Known: ${strange.known.join(', ')}.`,
         );
       const made = verb.output.safeParse(verb.run(read, around));
       if (made.success) return made.data;

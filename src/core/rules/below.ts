@@ -4,7 +4,15 @@ import type { Ground } from '../painting/schema';
 import type { Handbook } from '../handbook';
 import type { BelowSummary, RuleFilm } from './types';
 
-const FINAL = new Set(['resin-varnish', 'synthetic-varnish', 'waterborne-varnish', 'wax-polish']);
+const FINAL: ReadonlySet<string | null> = new Set([
+  'resin-varnish',
+  'synthetic-varnish',
+  'waterborne-varnish',
+  'wax-polish',
+]);
+/** What goes on last, over the whole picture: not a retouch varnish. */
+export const isFinalVarnish = (material: string | null): boolean => FINAL.has(material);
+
 const OLD_PAINT = 'old painting';
 
 /** What the ground alone puts below the first film. */
@@ -59,7 +67,7 @@ export function withFilm(below: BelowSummary, film: RuleFilm, handbook: Handbook
     zincTrace: traits.zincShare > 0 ? name : below.zincTrace,
     resin: resinous ? name : below.resin,
     retouch: material === 'retouch-varnish' ? name : below.retouch,
-    finalVarnish: material !== null && FINAL.has(material) ? name : below.finalVarnish,
+    finalVarnish: isFinalVarnish(material) ? name : below.finalVarnish,
     pastel: material === 'oil-pastel' ? name : below.pastel,
     drier: traits.drierShare > 0 ? name : below.drier,
     clove: kept.cloveWtPct > 0 ? name : below.clove,

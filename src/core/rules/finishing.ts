@@ -1,5 +1,6 @@
 import { DAY_MS, varnishDoseDays } from '../drying';
 import { dryVolume } from '../film';
+import { isFinalVarnish } from './below';
 import type { RuleSite } from './types';
 import { CONSERVATORS, PRACTICE } from './sources';
 import { rule } from './rule';
@@ -128,13 +129,10 @@ const varnishBetween = rule({
     film.kept.material !== 'wax-polish' &&
     film.role !== 'varnish' &&
     below.finalVarnish !== null &&
-    !isFinal(film.kept.material)
+    !isFinalVarnish(film.kept.material)
       ? { severity: 'forbid', about: below.finalVarnish }
       : null,
 });
-
-const FINAL = new Set(['resin-varnish', 'synthetic-varnish', 'waterborne-varnish', 'wax-polish']);
-const isFinal = (material: string | null): boolean => material !== null && FINAL.has(material);
 
 const varnishTooEarly = rule({
   key: 'varnish-too-early',
@@ -173,7 +171,7 @@ const varnishSinks = rule({
   confidence: 'medium',
   needs: 'other-stuff',
   speaks: ({ film, below, handbook }) =>
-    isFinal(film.kept.material) &&
+    isFinalVarnish(film.kept.material) &&
     film.kept.material !== 'wax-polish' &&
     below.body !== null &&
     (below.body.composition.reducedPvc ?? 0) > handbook.constants.sinkingReducedPvc

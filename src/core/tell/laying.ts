@@ -75,12 +75,15 @@ export function toldLaying(
     stack?.layers.find((l) => l.film.coatIds.includes(ASKED))?.findings ?? [];
   const spotsOf = (id: string): SiteStack[] =>
     place === null ? (told.passages.find((p) => p.passage.id === id)?.spots ?? []) : [];
-  const around = passageIds.flatMap((id) =>
-    spotsOf(id).flatMap((stack) => {
-      const top = topLaid(stack);
-      return top && top.film.key !== tops.get(id)?.film.key && liftsAt(top, atMs) ? [top] : [];
-    }),
-  );
+  const around = passageIds
+    .flatMap((id) =>
+      spotsOf(id).flatMap((stack) => {
+        const top = topLaid(stack);
+        return top && top.film.key !== tops.get(id)?.film.key && liftsAt(top, atMs) ? [top] : [];
+      }),
+    )
+    // One dab on two passages is told once.
+    .filter((top, i, all) => all.findIndex((other) => other.film.key === top.film.key) === i);
   const findings = gravestByRule(
     passageIds.flatMap((id): Finding[] => [
       ...saidOn(stackAt(told, id, place)),

@@ -1,13 +1,10 @@
+export { comingReady, today } from './today';
+export { clusterRows, inPassageOrder, type TodayCluster } from './order';
 export {
-  clusterRows,
   coatsAtOnce,
-  comingReady,
-  inPassageOrder,
-  today,
   todayRow,
   TODAY_GROUPS,
-  type TodayCluster,
   type TodayGroup,
   type TodayReason,
   type TodayRow,
-} from './today';
+} from './row';

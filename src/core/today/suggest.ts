@@ -11,7 +11,7 @@ import {
   type TodayCluster,
   type TodayGroup,
   type TodayRow,
-} from './today';
+} from '.';
 
 /** Why a work stands in the suggestion. */
 export type SuggestReason = 'open-paint' | 'longest-wait' | 'same-medium' | 'fits';

@@ -83,6 +83,12 @@ test('paint goes round a spot that is not dry, and says so; a varnish waits for 
   const over = { ...spotted, coats: spotted.coats.filter((c) => c.id !== 'c1') };
   const [row] = see([over])['takes-a-coat'];
   expect([row!.passage.name, row!.around]).toEqual(['jars', ['Highlights']]);
+  // Told once with the wall, whichever of the two comes first.
+  const rows = see([over])['takes-a-coat'];
+  for (const order of [rows, [...rows].reverse()])
+    expect(clusterRows(order).map((c) => [c.passages.length, c.row.around])).toEqual([
+      [2, ['Highlights']],
+    ]);
   const varnish = { ...recipe([]), material: 'synthetic-varnish' as const, thicknessUm: 10 };
   const plan = stackOf(
     [recipe(WHITE, 0, [], 30), varnish],
@@ -99,6 +105,17 @@ test('paint goes round a spot that is not dry, and says so; a varnish waits for 
     'wall',
     wall.readyAtMs,
   ]);
+  // Told is when the varnish may go on, not when the paint under it is dry: two weeks at least.
+  expect(wall.readyAtMs!).toBeGreaterThan(NOW_MS + 10 * DAY);
+  const early = wall.next!.findings.find((f) => f.rule === 'varnish-too-early')!;
+  expect([wall.reason, wall.readyAtMs]).toEqual(['refused', early.untilMs]);
+  // A retouch varnish goes on patches as they come: it waits for nobody else.
+  const retouch = { ...varnish, material: 'retouch-varnish' as const };
+  const patches = {
+    ...laid(3),
+    coats: laid(3).coats.map((c) => (c.id === 'c1' ? { ...c, recipe: retouch } : c)),
+  };
+  expect(names(see([patches])['takes-a-coat'])).toEqual(['jars: ready']);
   // Where the other passage has no paint yet nobody can say when.
   const bare = see([lay(plan, 'c0', 200, [0])]);
   expect(names(bare['takes-a-coat'])).toEqual(['wall: bare']);

@@ -2,7 +2,7 @@ import { LEARNING } from '@/data/learning';
 import type { Learned } from '../learn';
 import { sameSpot } from '../painting/sites';
 import { touchWorth } from '../learn/worth';
-import type { TodayRow } from './today';
+import type { TodayRow } from '.';
 
 export interface WorthRow {
   row: TodayRow;

@@ -8,40 +8,19 @@ import { Notice } from '@/ui/Notice';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
-import { sharesProblem, type NewPaintingFields } from './new-painting-form';
+import {
+  evenShares,
+  sharesProblem,
+  withAnother,
+  withoutPassage,
+  type NewPaintingFields,
+} from './new-painting-form';
 
 const SHARE_STEP = 5;
-
-type Drafts = NewPaintingFields['draft']['passages'];
-
-/** A new passage is cut out of the largest: a tenth of the surface, or half of that where it is small. */
-function newShare(passages: Drafts): number {
-  const largest = Math.max(...passages.map((p) => numberOf(p.share)).filter(Number.isFinite), 0);
-  return largest >= 2 * NEW_SHARE ? NEW_SHARE : Math.round(50 * largest) / 100 || NEW_SHARE;
-}
-/** What a passage takes, or leaves behind, the largest of the others gives or gets, so that they stay all of the surface. */
-function shared(passages: Drafts, more: number): Drafts {
-  const of = (p: Drafts[number]) => numberOf(p.share);
-  const largest = passages.reduce((a, b) => (of(b) > of(a) ? b : a));
-  return passages.map((p) =>
-    p === largest && Number.isFinite(of(p) + more)
-      ? { ...p, share: Math.round(100 * (of(p) + more)) / 100 }
-      : p,
-  );
-}
-const NEW_SHARE = 0.1;
 
 /** The passages with their shares. */
 export function PassageFields({ form }: { form: NewPaintingFields }) {
   const { passages } = form.draft;
-  const even = () => {
-    const share = Math.floor(100 / passages.length);
-    const first = 100 - share * (passages.length - 1);
-    form.put(
-      'passages',
-      passages.map((p, i) => ({ ...p, share: (i === 0 ? first : share) / 100 })),
-    );
-  };
   // Said as soon as it is so, not only on submit: the painter is in the middle of making it right.
   const problem = sharesProblem(passages.map((p) => ({ share: numberOf(p.share) })));
   return (
@@ -58,14 +37,7 @@ export function PassageFields({ form }: { form: NewPaintingFields }) {
           index={i}
           onRemove={
             passages.length > 1
-              ? () =>
-                  form.put(
-                    'passages',
-                    shared(
-                      passages.filter((p) => p.id !== passage.id),
-                      numberOf(passage.share),
-                    ),
-                  )
+              ? () => form.put('passages', withoutPassage(passages, passage.id))
               : null
           }
         />
@@ -75,15 +47,14 @@ export function PassageFields({ form }: { form: NewPaintingFields }) {
         {passages.length < PASSAGES_MAX ? (
           <Action
             title="Another passage"
-            onPress={() =>
-              form.put('passages', [
-                ...shared(passages, -newShare(passages)),
-                { id: making().newId(), name: '', share: newShare(passages) },
-              ])
-            }
+            onPress={() => form.put('passages', withAnother(passages, making().newId()))}
           />
         ) : null}
-        <Action title="Even shares" kind="quiet" onPress={even} />
+        <Action
+          title="Even shares"
+          kind="quiet"
+          onPress={() => form.put('passages', evenShares(passages))}
+        />
       </View>
     </View>
   );

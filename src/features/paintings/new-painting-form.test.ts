@@ -3,9 +3,12 @@ import { paintingSchema } from '@/core/painting/schema';
 import { making } from '@/core/tests/paintings';
 import {
   buildPainting,
+  evenShares,
   newPaintingFormSchema,
   newPaintingOf,
   sharesProblem,
+  withAnother,
+  withoutPassage,
   type NewPaintingForm,
 } from './new-painting-form';
 
@@ -115,4 +118,30 @@ test('shares must make 100 %, give or take their rounding', () => {
   expect(shares(0.33, 0.33, 0.33)).toBeNull();
   expect(shares(0.3, 0.6)).toBe('The shares make 90 %; they must make 100 %.');
   expect(shares(NaN, 0.6)).toBeNull();
+});
+
+test('passages that come and go leave the surface whole', () => {
+  let passages = form().passages;
+  const total = () => passages.reduce((sum, p) => sum + p.share, 0);
+  for (const id of ['c', 'd', 'e', 'f', 'g', 'h']) {
+    passages = withAnother(passages, id) as typeof passages;
+    expect(total()).toBeCloseTo(1, 9);
+    expect(Math.min(...passages.map((p) => p.share))).toBeGreaterThan(0);
+  }
+  expect(passages.map((p) => p.share)).toEqual([0.2, 0.2, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1]);
+  for (const id of ['1', 'd', 'h']) {
+    passages = withoutPassage(passages, id) as typeof passages;
+    expect(total()).toBeCloseTo(1, 9);
+  }
+  expect(evenShares(passages).map((p) => p.share)).toEqual([0.2, 0.2, 0.2, 0.2, 0.2]);
+  // Every digit of the others stays; a share that is no number yet gives nothing.
+  const typed = [
+    { id: '1', name: 'a', share: 0.123456 },
+    { id: '2', name: 'b', share: { typed: 'half', as: 'percent' as const, was: null } },
+  ];
+  expect(withAnother(typed, 'c').map((p) => p.share)).toEqual([
+    0.061728,
+    typed[1]!.share,
+    0.061728,
+  ]);
 });

@@ -14,7 +14,7 @@ import { startPainting, type NewPainting } from '@/core/painting/start';
 import type { BinderKey } from '@/data/binders';
 import { METHOD_KEYS } from '@/data/method-keys';
 import { METHODS } from '@/data/methods';
-import type { Form } from '@/forms';
+import { numberOf, type Form } from '@/forms';
 import { nowMs } from '@/store/clock';
 
 /** A painting that is about to be laid out, as one form. */
@@ -127,6 +127,41 @@ export const newPaintingFormSchema = z
       );
     }
   });
+
+/** A passage while it is typed. */
+type PassageDraft = NewPaintingFields['draft']['passages'][number];
+
+const NEW_SHARE = 0.1;
+/** Sums of shares without the dust of floating point. */
+const clean = (share: number): number => Math.round(1e6 * share) / 1e6;
+
+/** The largest passage gives so much, or gets it where it is negative: all of them stay all of the surface. */
+function taken(passages: PassageDraft[], share: number): PassageDraft[] {
+  const of = (p: PassageDraft): number => numberOf(p.share) || 0;
+  const largest = passages.reduce((a, b) => (of(b) > of(a) ? b : a));
+  return passages.map((p) => (p === largest ? { ...p, share: clean(of(p) - share) } : p));
+}
+
+/** One passage more, cut out of the largest: a tenth of the surface, or half of the largest where that is small. */
+export function withAnother(passages: PassageDraft[], id: string): PassageDraft[] {
+  const largest = Math.max(0, ...passages.map((p) => numberOf(p.share) || 0));
+  const share = clean(Math.min(NEW_SHARE, largest / 2)) || NEW_SHARE;
+  return [...(largest > share ? taken(passages, share) : passages), { id, name: '', share }];
+}
+
+/** Without one of several passages; the largest of the others gets what it had. */
+export function withoutPassage(passages: PassageDraft[], id: string): PassageDraft[] {
+  const gone = passages.find((p) => p.id === id);
+  const others = passages.filter((p) => p.id !== id);
+  return gone ? taken(others, -(numberOf(gone.share) || 0)) : passages;
+}
+
+/** All alike, in whole per cent; the first has what is left over. */
+export function evenShares(passages: PassageDraft[]): PassageDraft[] {
+  const share = Math.floor(100 / passages.length);
+  const first = 100 - share * (passages.length - 1);
+  return passages.map((p, i) => ({ ...p, share: (i === 0 ? first : share) / 100 }));
+}
 
 export type NewPaintingForm = z.infer<typeof newPaintingFormSchema>;
 export type NewPaintingFields = Form<NewPaintingForm>;

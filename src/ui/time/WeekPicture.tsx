@@ -1,23 +1,9 @@
 import { useRef, useState } from 'react';
-import {
-  Pressable,
-  StyleSheet,
-  View,
-  type GestureResponderEvent,
-  type ViewStyle,
-} from 'react-native';
+import { Pressable, StyleSheet, View } from 'react-native';
 import { Text } from '../Text';
-import { colour, radius, space, TARGET } from '../tokens';
-import {
-  heldAt,
-  hoursAbout,
-  joined,
-  shownFrom,
-  STEP,
-  stretched,
-  type Held,
-  type Stretch,
-} from './week-hours';
+import { colour, space, TARGET } from '../tokens';
+import { hoursAbout, joined, shownFrom, type Stretch } from './week-hours';
+import { WeekBar } from './WeekBar';
 
 interface Props {
   /** Names of the days, each with its stretches. */
@@ -32,9 +18,9 @@ interface Props {
 
 const DAY = 24 * 60;
 const HOUR = 60;
-/** What a finger takes hold of an end by, px. */
-const FINGER = 22;
 const TICK_HOURS = 3;
+/** A finger that moved farther scrolls, px. */
+const TAP = 8;
 const NAME_WIDTH = 48;
 
 /** The hours of a week as one picture: stretches are drawn, moved and lengthened by finger or by keys. */
@@ -62,6 +48,7 @@ export function WeekPicture({ days, chosen, onChoose, onChange, clock }: Props) 
         <View key={day.name} style={[styles.day, i === chosen && styles.chosen]}>
           <Pressable
             role="radio"
+            tabIndex={i === chosen ? 0 : -1}
             aria-checked={i === chosen}
             aria-label={`${day.name}, ${day.hours.length === 0 ? 'no hours' : day.hours.map((h) => `${clock(h.from)} to ${clock(h.to)}`).join(', ')}`}
             onPress={() => onChoose(i)}
@@ -113,24 +100,31 @@ function Track({
   onChoose,
   onChange,
 }: TrackProps) {
+  const grant = useRef({ x: 0, y: 0 });
   return (
     <View style={styles.track}>
-      <Pressable
-        // What a tap does here the buttons below do too; a stop of its own would only be one more.
-        tabIndex={-1}
+      <View
+        // What a tap does here the buttons below do too: no stop of its own for keys and readers.
         aria-hidden
         style={StyleSheet.absoluteFill}
-        onPress={(e) => {
+        onStartShouldSetResponder={() => true}
+        onResponderGrant={(e) => {
+          grant.current = { x: e.nativeEvent.pageX, y: e.nativeEvent.pageY };
+        }}
+        onResponderRelease={(e) => {
+          const { pageX, pageY, locationX } = e.nativeEvent;
+          const moved = Math.hypot(pageX - grant.current.x, pageY - grant.current.y);
+          if (moved > TAP || perMinute === 0) return;
           onChoose();
-          onChange([...hours, hoursAbout(from + e.nativeEvent.locationX / perMinute)]);
+          onChange([...hours, hoursAbout(from + locationX / perMinute)]);
         }}
       >
         {ticks.map((m) => (
           <View key={m} style={[styles.tick, { left: share(m - from) }]} />
         ))}
-      </Pressable>
+      </View>
       {hours.map((h, k) => (
-        <Bar
+        <WeekBar
           key={k}
           name={name}
           hours={h}
@@ -150,81 +144,6 @@ function Track({
   );
 }
 
-/** A stretch: dragged as a whole or by an end. Arrow keys move it; with Shift they move its end; Delete takes it out. */
-function Bar({
-  name,
-  hours,
-  from,
-  perMinute,
-  share,
-  clock,
-  onChoose,
-  onChange,
-}: Omit<TrackProps, 'hours' | 'ticks' | 'onChange'> & {
-  hours: Stretch;
-  onChange: (hours: Stretch | null) => void;
-}) {
-  const start = useRef<{ x: number; held: Held } | null>(null);
-  const [shown, setShown] = useState<Stretch | null>(null);
-  const now = shown ?? hours;
-  const at = (e: GestureResponderEvent): Stretch =>
-    start.current
-      ? stretched(hours, start.current.held, (e.nativeEvent.pageX - start.current.x) / perMinute)
-      : hours;
-  const keys = {
-    tabIndex: 0,
-    onKeyDown: (e: { key: string; shiftKey: boolean; preventDefault: () => void }) => {
-      if (e.key === 'Delete' || e.key === 'Backspace') {
-        e.preventDefault();
-        return onChange(null);
-      }
-      const by = { ArrowLeft: -STEP, ArrowRight: STEP }[e.key];
-      if (by === undefined) return;
-      e.preventDefault();
-      onChange(stretched(hours, e.shiftKey ? 'to' : 'all', by));
-    },
-    onFocus: onChoose,
-  } as object;
-  return (
-    <View
-      role="button"
-      aria-label={`${name} ${clock(now.from)} to ${clock(now.to)}. Arrow keys move it, with Shift its end; Delete takes it out`}
-      {...keys}
-      onStartShouldSetResponder={() => true}
-      onMoveShouldSetResponder={() => true}
-      onResponderTerminationRequest={() => false}
-      onResponderGrant={(e) => {
-        onChoose();
-        const { pageX, locationX } = e.nativeEvent;
-        start.current = {
-          x: pageX,
-          held: heldAt(locationX, (hours.to - hours.from) * perMinute, FINGER),
-        };
-      }}
-      onResponderMove={(e) => setShown(at(e))}
-      onResponderRelease={(e) => {
-        const next = at(e);
-        start.current = null;
-        setShown(null);
-        if (next.from !== hours.from || next.to !== hours.to) onChange(next);
-      }}
-      onResponderTerminate={() => {
-        start.current = null;
-        setShown(null);
-      }}
-      style={[styles.bar, { left: share(now.from - from), width: share(now.to - now.from) }]}
-    >
-      <View style={styles.grip} />
-      {shown ? (
-        <View style={styles.told}>
-          <Text size="small" strong>{`${clock(now.from)}–${clock(now.to)}`}</Text>
-        </View>
-      ) : null}
-      <View style={styles.grip} />
-    </View>
-  );
-}
-
 const styles = StyleSheet.create({
   head: { height: 22, marginLeft: NAME_WIDTH },
   tickWord: { position: 'absolute' },
@@ -239,31 +158,4 @@ const styles = StyleSheet.create({
   name: { width: NAME_WIDTH, minHeight: TARGET, justifyContent: 'center', paddingLeft: space.xs },
   track: { height: TARGET },
   tick: { position: 'absolute', top: 0, bottom: 0, width: 1, backgroundColor: colour.rule },
-  bar: {
-    position: 'absolute',
-    top: 6,
-    bottom: 6,
-    borderRadius: radius.s,
-    backgroundColor: colour.tawny,
-    flexDirection: 'row',
-    justifyContent: 'space-between',
-    alignItems: 'center',
-    paddingHorizontal: 4,
-    cursor: 'grab',
-    // The page does not scroll under a finger that drags.
-    touchAction: 'none',
-    userSelect: 'none',
-  } as unknown as ViewStyle,
-  grip: { width: 2, height: 16, backgroundColor: colour.sheet, opacity: 0.8 },
-  told: {
-    position: 'absolute',
-    top: -26,
-    left: -8,
-    backgroundColor: colour.sheet,
-    borderWidth: 1,
-    borderColor: colour.rule,
-    borderRadius: radius.s,
-    paddingHorizontal: 4,
-    zIndex: 2,
-  },
 });
