@@ -190,12 +190,14 @@ function film(s: Studio, id: string, laidAtMs: number): Film {
   };
 }
 
-function finding(s: Studio, dose: number, trueDose: number): Finding {
+/** @param set where the film turns tacky, as a share of touch-dry */
+function finding(s: Studio, dose: number, trueDose: number, set: number): Finding {
   const { dice } = s;
   if (dice.uniform() < (s.break === 'heavy' ? 0.08 : L.misreadRate))
     return dice.pick(['wet', 'tacky', 'touch-dry', 'nail-hard'] as const);
   const ratio = (dose / trueDose) * Math.exp(L.readingNoise * dice.normal());
-  return ratio < 0.7 ? 'wet' : ratio < 1 ? 'tacky' : ratio < 2.5 ? 'touch-dry' : 'nail-hard';
+  const hard = H.constants.dryHardOverTouch;
+  return ratio < set ? 'wet' : ratio < 1 ? 'tacky' : ratio < hard ? 'touch-dry' : 'nail-hard';
 }
 
 export interface Tally {
@@ -278,13 +280,14 @@ function run(seed: number, kind: Break, tallies: Map<number, Tally>): void {
       laidAtMs: now,
       touch: times.touch,
       through: times.through,
+      setOverTouch: times.setOverTouch,
       features,
       tests: [
         {
           id: `t${n}`,
           atMs: touchedAt,
           dose,
-          finding: finding(s, dose, f.trueDose),
+          finding: finding(s, dose, f.trueDose, times.setOverTouch),
           twistMarks: false,
         },
       ],

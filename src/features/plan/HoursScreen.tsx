@@ -12,7 +12,8 @@ import { planRecordOf } from '@/store/plan';
 import { readBusy } from '@/workers/files-client';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
-import { Screen } from '@/ui/Screen';
+import { NARROW, Screen, WIDE } from '@/ui/Screen';
+import { TwoColumns, useWide } from '@/ui/Split';
 import { TakeOut } from '@/ui/TakeOut';
 import { Heading, Text } from '@/ui/Text';
 import { dayMonthYear } from '@/ui/time/words';
@@ -26,14 +27,24 @@ import { useWatchPlan } from './useWatchPlan';
 /** When there is time to paint: the week, days away or extra, other calendars. */
 export function HoursScreen() {
   useWatchPlan();
+  const wide = useWide();
   return (
-    <Screen title="Plan" subtitle="Hours for work" aside={<StudioLink />}>
+    <Screen
+      title="Plan"
+      subtitle="Hours for work"
+      aside={<StudioLink />}
+      maxWidth={wide ? WIDE : NARROW}
+    >
       <PlanTabs />
-      <View style={{ gap: space.xl }}>
-        <WeekHours />
-        <Exceptions />
-        <BusyCalendars />
-      </View>
+      <TwoColumns
+        left={<WeekHours />}
+        right={
+          <>
+            <Exceptions />
+            <BusyCalendars />
+          </>
+        }
+      />
     </Screen>
   );
 }

@@ -106,7 +106,7 @@ export function useLaying({
         ),
       );
       if (laid)
-        note({ paintingId: painting.id, passageIds: chosen, coatId, name: coat.name, done });
+        note({ paintingId: painting.id, passageIds: chosen, coatId, name: coat.name, done }, at);
     });
     if (!laid) return;
     form.keep(() => undefined);

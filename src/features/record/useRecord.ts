@@ -3,6 +3,7 @@ import { CoreError } from '@/core/errors';
 import type { AssessOptions, Making, Painting } from '@/core/painting';
 import { noteLaid, type Work } from '@/core/session';
 import { changePainting, changeSession, inOneStep } from '@/store/actions';
+import { nowIso } from '@/store/clock';
 import { useAssessOptions, useStoreDispatch } from '@/store/hooks';
 import { useRunningSession } from '@/features/session/useSession';
 
@@ -36,11 +37,12 @@ export function useRecord() {
       return false;
     }
   };
-  /** A coat that is laid while a session runs belongs to it. */
+  /** A coat that is laid while a session runs belongs to it; one that was laid before it does not. */
   const note = (
     laid: Pick<Work, 'paintingId' | 'passageIds' | 'coatId' | 'name' | 'done'>,
+    at: string = nowIso(),
   ): void => {
-    if (running)
+    if (running && Date.parse(at) >= Date.parse(running.startedAt))
       dispatch(
         changeSession(running.id, `Noted ${laid.name.toLowerCase()}`, (s, m) =>
           noteLaid(s, laid, m),

@@ -52,7 +52,10 @@ export function CorrectionSheet({
         return recordNewCoat(p, { ...coat, id }, at, o, making);
       });
       if (kept)
-        note({ paintingId: painting.id, passageIds: on, coatId: id, name: coat.name, done: true });
+        note(
+          { paintingId: painting.id, passageIds: on, coatId: id, name: coat.name, done: true },
+          at,
+        );
     });
     if (!kept) return;
     onClose();

@@ -40,7 +40,7 @@ export function LogScreen() {
           <Action
             title="To the session"
             onPress={() => router.push('/session')}
-            style={{ alignSelf: 'flex-start' }}
+            style={{ alignSelf: 'flex-start', marginBottom: space.m }}
           />
           {sessions.length === 0 ? (
             <Text tone="ink2">No session is noted yet. Begin one from Today.</Text>

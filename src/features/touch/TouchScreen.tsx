@@ -70,7 +70,9 @@ export function TouchScreen({
               onPress={() => view.setWhen({ ...view.when, when: 'hour' })}
             />
           ) : (
-            <WhenChoice value={view.when} onChange={view.setWhen} />
+            <View style={{ marginTop: space.m }}>
+              <WhenChoice value={view.when} onChange={view.setWhen} />
+            </View>
           )}
           {view.refusal ? <Notice tone="refusal">{view.refusal}</Notice> : null}
           <Text size="small" tone="ink2" style={{ marginTop: space.m }}>
