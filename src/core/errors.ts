@@ -14,6 +14,7 @@ export type CoreErrorCode =
   | 'date-invalid'
   | 'unknown-key'
   | 'unknown-coat'
+  | 'invalid-coat'
   | 'unknown-passage'
   | 'not-covered'
   | 'nothing-there'

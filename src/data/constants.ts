@@ -127,7 +127,13 @@ const HANDBOOK_ROWS = {
   oilGroundWaitDays: row(
     28,
     'd',
-    'before painting: 2-4 weeks at least for lead, 4-8 for titanium or thick; from memory',
+    'before painting, lead white: 2-4 weeks at least; from memory',
+    'low',
+  ),
+  oilGroundOtherWhiteWaitDays: row(
+    42,
+    'd',
+    'before painting, titanium or zinc white: 4-8 weeks; from memory',
     'low',
   ),
 

@@ -120,7 +120,7 @@ export const METHODS: Record<MethodKey, Method> = {
         mediumShare: 0.2,
         application: 'scrub-in',
         thicknessUm: 20,
-        onto: 'through-dry',
+        onto: 'touch-dry',
       }),
       each({
         name: 'Body colour',
@@ -130,7 +130,7 @@ export const METHODS: Record<MethodKey, Method> = {
         mediumShare: 0.2,
         application: 'brush-coat',
         thicknessUm: 50,
-        onto: 'through-dry',
+        onto: 'touch-dry',
       }),
       glaze({ name: 'Glaze 1' }),
       glaze({ name: 'Glaze 2', medium: STAND_RICH }),

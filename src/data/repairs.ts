@@ -3,10 +3,6 @@ import { lowRow, valuesOf } from './rows';
 
 /** How far a repair or a wish may go, and in which steps a painter can follow it. */
 export const REPAIR_ROWS = {
-  /** A repair by thickness: up to a paste of half a millimetre. */
-  thickestRepairUm: lowRow(500, 'um'),
-  /** A wish in time: above this a coat dries too slowly to answer any. */
-  thickestWishUm: lowRow(300, 'um'),
   thinnestUm: lowRow(5, 'um', 'thinnest coat that a brush lays evenly; judgement'),
   /** A cure adds at most this many volumes to one of paint. */
   mostAddedVolume: lowRow(4, 'volumes to one'),

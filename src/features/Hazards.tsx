@@ -2,30 +2,37 @@ import { pigmentRow, shortPigmentName } from '@/core/cabinet';
 import { GOVERNS, METAL_CAUTIONS } from '@/data/cautions';
 import { PIGMENT_NOTES } from '@/data/pigment-notes';
 import { Notice } from '@/ui/Notice';
+import { listed } from '@/ui/words';
 
-/** Metals that call for a caution wherever the paint is chosen. */
-const GRAVE = new Set(['lead', 'cadmium', 'cobalt', 'manganese', 'mercury', 'antimony', 'nickel']);
+/** Metals that call for a caution wherever the paint is chosen: those with one. */
+const isGrave = (metal: string): boolean => metal in METAL_CAUTIONS;
 
-/** The usual cautions of some pigments, where the choice is made: metals named, plain words. */
+const once = (sentences: string[]): string[] => [...new Set(sentences.filter((s) => s !== ''))];
+
+/** The usual cautions of some pigments, where the choice is made: one line for all that hold the same metals. */
 export function Hazards({ pigments }: { pigments: string[] }) {
   const rows = [...new Set(pigments)].map(pigmentRow).filter((row) => row !== undefined);
+  const byMetals = new Map<string, typeof rows>();
+  for (const row of rows) {
+    const metals = listed(row.metals.filter(isGrave));
+    if (metals !== '') byMetals.set(metals, [...(byMetals.get(metals) ?? []), row]);
+  }
   return (
     <>
-      {rows
-        .filter((row) => row.metals.some((m) => GRAVE.has(m)))
-        .map((row) => {
-          const metals = row.metals.filter((m) => GRAVE.has(m));
-          const usual = metals.map((m) => METAL_CAUTIONS[m]).filter((c) => c !== undefined);
-          return (
-            <Notice key={row.key}>
-              {[
-                `${shortPigmentName(row.key)} holds ${row.metals.join(', ')}: ${PIGMENT_NOTES[row.key]?.hazard_note ?? ''}.`,
-                ...usual,
-                GOVERNS,
-              ].join(' ')}
-            </Notice>
-          );
-        })}
+      {[...byMetals].map(([metals, holders]) => {
+        const names = holders.map((row) => shortPigmentName(row.key));
+        const told = once(holders.map((row) => PIGMENT_NOTES[row.key]?.hazard_note ?? ''));
+        const usual = holders[0]!.metals.flatMap((m) => METAL_CAUTIONS[m] ?? []);
+        return (
+          <Notice key={metals}>
+            {[
+              `${listed(names)} ${names.length === 1 ? 'holds' : 'hold'} ${metals}: ${told.join('; ')}.`,
+              ...usual,
+              GOVERNS,
+            ].join(' ')}
+          </Notice>
+        );
+      })}
     </>
   );
 }

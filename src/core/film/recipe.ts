@@ -4,7 +4,7 @@ import { BINDER_KEYS, BINDERS } from '@/data/binders';
 import { INGREDIENT_KEYS, INGREDIENTS } from '@/data/ingredients';
 import { MATERIAL_KEYS } from '@/data/materials';
 import { PIGMENT_ROWS } from '@/data/pigments';
-import { THICKNESS_MAX_UM } from './limits';
+import { PARTS_MAX, THICKNESS_MAX_UM } from './limits';
 import { binderOfPart } from './tube';
 
 /**
@@ -13,7 +13,6 @@ import { binderOfPart } from './tube';
  */
 const pigmentKeys = PIGMENT_ROWS.map((p) => p.key) as [string, ...string[]];
 
-const PARTS_MAX = 1000;
 export const partsSchema = z
   .number({ error: 'Parts must be a number.' })
   .positive({ error: 'Parts must be above 0. Take the line out instead of setting it to nothing.' })

@@ -23,13 +23,12 @@ const verdictSchema = z.object({
 
 const told = (layer: Layer, school: SchoolKey) => {
   const v = layer.pair!.bySchool[school];
-  const names = pairNames(layer);
   return {
     verdict: v.verdict,
     reason: v.reason,
     lower: v.lower,
     upper: v.upper,
-    sentence: verdictSentence(v, names),
+    sentence: verdictSentence(v, pairNames(layer, school)),
     figures: figuresSentence(v),
   };
 };

@@ -1,4 +1,11 @@
-import { belowOnGround, withFilm, type BelowSummary, type Finding, type RuleFilm } from '../rules';
+import {
+  type RuleSite,
+  belowOnGround,
+  withFilm,
+  type BelowSummary,
+  type Finding,
+  type RuleFilm,
+} from '../rules';
 import { judgedLayer, placeFilm } from './assess-layer';
 import { contextOf, type Context } from './context';
 import type { AssessOptions, Layer, PaintingAssessment, PlacedFilm, SiteStack } from './layer';
@@ -64,6 +71,10 @@ function findingsOf(
     lowerThroughDry: pair?.lowerThroughDry ?? cover.throughDry,
     lowerTouchRatio: lower ? cover.dose / lower.times.touch.median : Infinity,
     lowerReaches: reaches(context, lower),
+    bodyHasHad: hasHad(
+      context,
+      layers.findLast((l) => l.film.key === below.body?.key),
+    ),
     lastToReach: (doseOf) => lastToReach(layers, doseOf, atMs),
     trapIndex: pair?.trapIndex ?? null,
     atMs,
@@ -90,15 +101,17 @@ function lastToReach(
   return last;
 }
 
-/** When a laid film, left alone, reaches a multiple of its touch-dry dose. */
-function reaches(
-  { air }: Context,
-  lower: Layer | undefined,
-): ((touchRatio: number) => number | null) | null {
-  if (!lower || lower.film.laidAtMs === null) return null;
-  const { kind, touch } = lower.times;
-  const clock = air.clock(kind, lower.film.laidAtMs, null);
-  return (touchRatio) => clock.timeOf(touchRatio * touch.median);
+/** When a laid film, left alone, has had a dose. */
+function hasHad({ air }: Context, layer: Layer | undefined): RuleSite['bodyHasHad'] {
+  if (!layer || layer.film.laidAtMs === null) return null;
+  const clock = air.clock(layer.times.kind, layer.film.laidAtMs, null);
+  return (dose) => clock.timeOf(dose);
+}
+
+/** The same in multiples of its touch-dry dose. */
+function reaches(context: Context, lower: Layer | undefined): RuleSite['lowerReaches'] {
+  const had = hasHad(context, lower);
+  return had && lower ? (touchRatio) => had(touchRatio * lower.times.touch.median) : null;
 }
 
 interface Known extends Place, Placed {}

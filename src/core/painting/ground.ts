@@ -76,7 +76,7 @@ export const groundLaidAtMs = (ground: Ground): number | null =>
   'laidAt' in ground && ground.laidAt !== undefined ? Date.parse(ground.laidAt) : null;
 
 /**
- * When the ground takes its first coat: oil grounds wait four weeks at least, alkyd a week, gesso a day (three
+ * When the ground takes its first coat: oil grounds wait four weeks at least of lead white, six of another; alkyd a week, gesso a day (three
  * in damp air or after several coats), chalk-glue three; old paint and grounds without a date are ready.
  */
 export function groundReadyAtMs(
@@ -88,7 +88,10 @@ export function groundReadyAtMs(
   if (laid === null) return null;
   const c = handbook.constants;
   const days = {
-    'oil-ground': c.oilGroundWaitDays,
+    'oil-ground':
+      ground.kind === 'oil-ground' && ground.white === 'lead'
+        ? c.oilGroundWaitDays
+        : c.oilGroundOtherWhiteWaitDays,
     'alkyd-ground': c.alkydGroundWaitDays,
     'acrylic-gesso':
       ground.kind === 'acrylic-gesso' &&

@@ -1,5 +1,6 @@
 export { assessPainting } from './assess';
 export {
+  againstOf,
   liftsAt,
   nextPlanned,
   openAt,

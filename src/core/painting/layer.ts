@@ -21,6 +21,8 @@ export interface PairAssessment {
   /** Key of the film it is judged against; null on gesso. Differs from the film just below when a thin dry couch lies between. */
   againstKey: string | null;
   againstName: string;
+  /** Where a school looks through more than a couch: what it is held to instead. */
+  againstBySchool: Partial<Record<SchoolKey, { key: string; name: string }>>;
   lowerTouchDry: boolean;
   lowerThroughDry: boolean;
   /** A couch too thin to be judged lies between the two. */
@@ -102,6 +104,13 @@ export interface AssessOptions {
 /** The verdict of one school on a layer; null where there is nothing to compare (first film on gesso, one film). */
 export const verdictOf = (layer: Layer, school: SchoolKey): SchoolVerdict | null =>
   layer.pair && !layer.pair.intoOpen ? layer.pair.bySchool[school] : null;
+
+/** The film that a school holds a layer to: its key and name; null where there is none. */
+export const againstOf = (
+  { pair }: Layer,
+  school: SchoolKey,
+): { key: string | null; name: string } | null =>
+  pair && (pair.againstBySchool[school] ?? { key: pair.againstKey, name: pair.againstName });
 
 /** Width of the layer's step in the stair of a school; null where the school has no figure. */
 export const stairWidth = (layer: Layer, school: SchoolKey): number | null =>

@@ -1,5 +1,13 @@
 import { cureFraction, quantileOf } from '../drying';
-import { isThinCouch, judgeByAll, trapIndex, type FilmPair, type JudgedFilm } from '../schools';
+import {
+  isLetOffGlaze,
+  isThinCouch,
+  judgeByAll,
+  judgePair,
+  trapIndex,
+  type FilmPair,
+  type JudgedFilm,
+} from '../schools';
 import { isPassedOver } from '../film';
 import type { Context } from './context';
 import type { AssessOptions, Layer, PairAssessment, PlacedFilm } from './layer';
@@ -59,12 +67,13 @@ export const GROUND_COVER: Cover = { dose: Infinity, cure: 1, touchDry: true, th
 const looksThrough = (layer: Layer, handbook: AssessOptions['handbook']): boolean =>
   isPassedOver(layer.kept) || isThinCouch(layer.judged, handbook);
 
-/** The nearest film below that has a body of its own; the index, -1 when there is none. */
-function bodyBelow(below: Layer[], handbook: AssessOptions['handbook']): number {
-  let i = below.length - 1;
-  while (i >= 0 && looksThrough(below[i]!, handbook)) i -= 1;
-  return i;
-}
+/** The nearest film below that has a body of its own. */
+const bodyBelow = (below: Layer[], handbook: AssessOptions['handbook']): Layer | undefined =>
+  below.findLast((layer) => !looksThrough(layer, handbook));
+
+/** The same for constant alkyd, which looks through its let-off glazes as well. */
+const bodyUnderGlazes = (below: Layer[], handbook: AssessOptions['handbook']): Layer | undefined =>
+  below.findLast((l) => !looksThrough(l, handbook) && !isLetOffGlaze(l.judged, handbook));
 
 /** A film and the one it is judged against, by every school; null where no school has anything to say. */
 export function pairOf(
@@ -76,9 +85,9 @@ export function pairOf(
 ): PairAssessment | null {
   const { handbook } = context;
   const direct = below.at(-1);
-  const i = bodyBelow(below, handbook);
   // A couch on the bare ground is the film that paint is judged against, thin as it is.
-  const lower = below[i] ?? (direct && !isPassedOver(direct.kept) ? direct : undefined);
+  const lower =
+    bodyBelow(below, handbook) ?? (direct && !isPassedOver(direct.kept) ? direct : undefined);
   const through = lower !== direct;
   if (!lower && !onOldPainting) return null;
   const lowerCover = through && lower ? coverOf(context, lower, upper.film, upper.onto) : cover;
@@ -90,15 +99,27 @@ export function pairOf(
   };
   const wet = upper.planned && upper.onto === 'wet' && direct !== undefined && !direct.planned;
   const known = lower !== undefined && upper.judged.times !== null;
+  const bySchool = judgeByAll(handbook, pair);
+  const beneath = bodyUnderGlazes(below, handbook);
+  const deeper = beneath !== undefined && beneath !== lower ? beneath : null;
+  if (deeper)
+    bySchool['constant-alkyd'] = judgePair(handbook, 'constant-alkyd', {
+      ...pair,
+      lower: deeper.judged,
+      lowerThroughDry: coverOf(context, deeper, upper.film, upper.onto).throughDry,
+    });
   return {
     againstKey: lower?.film.key ?? null,
     againstName: lower?.film.name ?? 'old painting',
+    againstBySchool: deeper
+      ? { 'constant-alkyd': { key: deeper.film.key, name: deeper.film.name } }
+      : {},
     lowerTouchDry: pair.lowerTouchDry,
     lowerThroughDry: pair.lowerThroughDry,
     overThinCouch: through && direct !== undefined && !isPassedOver(direct.kept),
     intoOpen: wet && direct.state === 'open',
     missedWet: wet && direct.state !== 'open',
     trapIndex: known ? trapIndex(lower.times, upper.times, lowerCover.dose) : null,
-    bySchool: judgeByAll(handbook, pair),
+    bySchool,
   };
 }

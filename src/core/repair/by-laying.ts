@@ -1,5 +1,6 @@
 import { REPAIRS } from '@/data/repairs';
-import { assessPainting, type AssessOptions, type Coat, type Layer } from '../painting';
+import { APPLICATIONS } from '@/data/applications';
+import { againstOf, assessPainting, type AssessOptions, type Coat, type Layer } from '../painting';
 import { moveCoat } from '../painting/coats';
 import { SCHOOL_KEYS } from '../schools';
 import { accepted, blank, describe, type Before } from './describe';
@@ -29,13 +30,14 @@ export function waitThroughDry(
 
 /** When the laid film that a layer is judged against is dry through; null while that one is only planned. */
 export function throughDryBelow(
-  { painting }: RepairRequest,
-  { pair }: Layer,
+  { painting, school }: RepairRequest,
+  layer: Layer,
   options: AssessOptions,
 ): number | null {
+  const against = againstOf(layer, school);
   for (const { base, spots } of assessPainting(painting, options).passages) {
     for (const { layers } of [base, ...spots]) {
-      const lower = layers.find((l) => l.film.key === pair?.againstKey);
+      const lower = layers.find((l) => l.film.key === against?.key);
       if (lower) return lower.windows?.throughDry.p50 ?? null;
     }
   }
@@ -46,6 +48,16 @@ const withThickness = (coat: Coat, thicknessUm: number): Coat => ({
   ...coat,
   recipe: { ...coat.recipe, thicknessUm },
 });
+
+/** Thinnest and thickest, um, that the way of laying leaves a film; wider where the coat is so already. */
+export function thicknessRange({
+  application,
+  recipe,
+}: Coat): [thinnest: number, thickest: number] {
+  const [thin, thick] = APPLICATIONS[application].rangeUm;
+  const h = recipe.thicknessUm;
+  return [Math.min(h, Math.max(thin, REPAIRS.thinnestUm)), Math.max(h, thick)];
+}
 
 /** Lay it thicker, for the school that judges by thickness alone; null where no thickness helps. */
 export function thicker(
@@ -58,7 +70,7 @@ export function thicker(
   const h = coat.recipe.thicknessUm;
   const attempt = (extra: number): Coat => withThickness(coat, h + extra);
   const extra = smallestPassing(
-    REPAIRS.thickestRepairUm,
+    thicknessRange(coat)[1] - h,
     (x) => trial(request, attempt(x), options).passes,
   );
   if (extra === null) return null;
@@ -71,7 +83,7 @@ export function thicker(
   );
 }
 
-/** Thin enough for a glaze, to which caps and thickness rules are kinder. */
+/** Thin enough for what thin films are let off, as far as the way of laying goes: what is to cover still covers. */
 export function thinner(
   request: RepairRequest,
   coat: Coat,
@@ -79,12 +91,13 @@ export function thinner(
   options: AssessOptions,
 ): Repair | null {
   const h = coat.recipe.thicknessUm;
-  if (h <= REPAIRS.thinnestUm) return null;
+  const room = h - thicknessRange(coat)[0];
+  if (room <= 0) return null;
   const okay = (less: number): boolean => {
     const { layers } = trial(request, withThickness(coat, h - less), options);
     return accepted(layers, request.school);
   };
-  const less = firstPassing(h - REPAIRS.thinnestUm, okay);
+  const less = firstPassing(room, okay);
   if (less === null) return null;
   const changed = withThickness(coat, Math.floor(h - less + 1e-9));
   const { layers, sound } = trial(request, changed, options, before.all);
@@ -95,25 +108,28 @@ export function thinner(
   };
 }
 
-/** Another order: the coat under the planned one below it, if both then hold. */
+/**
+ * Another order: the coat under the planned one below it, if both then hold and are of one kind. A glaze under its body,
+ * or a block-in over the overpainting, would be another method.
+ */
 export function otherOrder(
   request: RepairRequest,
   before: Before,
   options: AssessOptions,
 ): Repair | null {
   const { painting, coatId, school } = request;
-  const lower = painting.coats.find((c) => c.id === before.layer.pair?.againstKey);
-  if (!lower) return null;
+  const lower = painting.coats.find((c) => c.id === againstOf(before.layer, school)?.key);
+  const own = painting.coats.find((c) => c.id === coatId);
+  if (!lower || !own || lower.role !== own.role || school === 'constant-alkyd') return null;
   const moved = moveCoat(painting, coatId, -1, { now: painting.updatedAt });
-  const own = layersOf(moved, coatId, options);
+  const its = layersOf(moved, coatId, options);
   const others = layersOf(moved, lower.id, options);
-  const both = [...own, ...others];
+  const both = [...its, ...others];
   const now = [...before.all, ...layersOf(painting, lower.id, options)];
   const holds = both.every((l) => passes(l, school)) && nothingNewRefused(now, both);
-  if (moved === painting || !own[0] || !holds) return null;
-  const coat = painting.coats.find((c) => c.id === coatId)!;
+  if (moved === painting || !its[0] || !holds) return null;
   return {
-    ...blank('other-order', coat, before.layer, own, school),
+    ...blank('other-order', own, before.layer, its, school),
     moveBy: -1,
     satisfies: SCHOOL_KEYS.filter((s) => both.every((l) => passes(l, s))),
   };

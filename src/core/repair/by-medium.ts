@@ -1,13 +1,13 @@
 import { REPAIRS } from '@/data/repairs';
-import type { AssessOptions, Coat } from '../painting';
-import { addedPer10Ml, oilToAdd, volumeOfPart, withMoreOf } from './amounts';
+import { againstOf, type AssessOptions, type Coat } from '../painting';
+import { addedPer10Ml, fatToAdd, volumeOfPart, withMoreOf } from './amounts';
 import { describe, type Before } from './describe';
 import { firstPassing, roundUpParts, smallestPassing } from './solve';
 import { trial } from './trial';
 import type { Repair, RepairRequest } from './types';
 
 /**
- * The smallest addition of a fat oil that the school passes, rounded up to what a palette knife can measure; null
+ * The smallest addition of a fat oil, or of alkyd medium, that the school passes, rounded up to what a palette knife can measure; null
  * where none does.
  */
 export function addOil(
@@ -18,7 +18,7 @@ export function addOil(
 ): Repair | null {
   const { recipe } = coat;
   if (recipe.mix.length === 0) return null;
-  const ingredient = oilToAdd(recipe);
+  const ingredient = fatToAdd(recipe, request.school);
   const part = volumeOfPart(recipe);
   const attempt = (parts: number): Coat => ({
     ...coat,
@@ -91,7 +91,7 @@ export function leanerBelow(
   before: Before,
   options: AssessOptions,
 ): Repair | null {
-  const key = before.layer.pair?.againstKey;
+  const key = againstOf(before.layer, request.school)?.key;
   const lower = request.painting.coats.find((c) => c.id === key);
   if (!lower || lower.recipe.mix.length === 0 || lower.recipe.mediumShare === 0) return null;
   const own = { ...request, coatId: lower.id };

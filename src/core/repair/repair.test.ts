@@ -91,6 +91,61 @@ describe('repairs are solved', () => {
     expect(repairSentence(repair, 'constant-alkyd')).toMatch(/23 % of the whole/);
   });
 
+  test('where its medium is missing the alkyd school is mended by it, never by another order', () => {
+    const p = stackOf(
+      [recipe(WHITE, 0.25, ALKYD), recipe(WHITE, 0.1, STAND)],
+      [],
+      'constant-alkyd',
+    );
+    const repairs = repairsFor({ painting: p, coatId: 'c1', school: 'constant-alkyd' }, options);
+    const added = repairs.find((r) => r.kind === 'add-oil')!;
+    expect(added.ingredient).toBe('alkyd-medium');
+    expect(repairAction(added, 'constant-alkyd')).toMatch(/^Add alkyd glazing medium$/);
+    expect(verdict(applyRepair(p, added, { now: NOW }), 'c1', 'constant-alkyd')[0]).toBe('ok');
+    expect(repairs.map((r) => r.kind)).not.toContain('other-order');
+  });
+
+  test('a glaze is not laid under its body to save the order', () => {
+    const p = stackOf(
+      [recipe(WHITE, 0.2, [part('stand-oil')], 30), recipe(WHITE, 0, [], 60)],
+      [{ role: 'glaze' }],
+    );
+    const kinds = repairsFor({ painting: p, coatId: 'c1', school: 'total-oil' }, options).map(
+      (r) => r.kind,
+    );
+    expect(kinds).not.toContain('other-order');
+  });
+
+  test('what is to cover is not laid thinner than its way of laying covers', () => {
+    const p = stackOf(
+      [recipe(WHITE, 0.3, ALKYD, 15), recipe(WHITE, 0.5, ALKYD, 60)],
+      [],
+      'constant-alkyd',
+    );
+    const thin = repairsFor({ painting: p, coatId: 'c1', school: 'constant-alkyd' }, options).find(
+      (r) => r.kind === 'thinner',
+    );
+    expect(thin).toBeUndefined();
+  });
+
+  test('amounts stay such as can be entered, whatever the parts they are added to', () => {
+    const p = stackOf([
+      recipe(WHITE, 0.2, [part('stand-oil')]),
+      recipe(WHITE, 0.1, [part('mineral-spirits', 1000), part('stand-oil', 900)]),
+    ]);
+    const repairs = repairsFor({ painting: p, coatId: 'c1', school: 'added-oil' }, options);
+    const added = repairs.find((r) => r.kind === 'add-oil')!;
+    expect(Math.max(...added.changed.recipe.medium.map((x) => x.parts))).toBe(1000);
+    expect(verdict(applyRepair(p, added, { now: NOW }), 'c1', 'added-oil')[0]).toBe('ok');
+  });
+
+  test('what could not be entered is not applied either', () => {
+    const p = stackOf([recipe(WHITE, 0.2, STAND), recipe(WHITE, 0.1, STAND)]);
+    const [first] = repairsFor({ painting: p, coatId: 'c1', school: 'total-oil' }, options);
+    const bad = { ...first!, moveBy: 0 as const, changed: { ...p.coats[1]!, name: '' } };
+    expect(() => applyRepair(p, bad, { now: NOW })).toThrow(/The cure would not hold/);
+  });
+
   test('thick over thin is mended by thickness', () => {
     const p = stackOf([recipe(WHITE, 0, [], 100), recipe(WHITE, 0, [], 25)], [], 'thick-over-thin');
     const repair = repairsFor(
@@ -192,7 +247,11 @@ describe('no smaller repair does', () => {
     ],
     [
       'a glaze thin enough for its cap',
-      stackOf([recipe(WHITE, 0.3, ALKYD, 15), recipe(WHITE, 0.5, ALKYD, 40)], [], 'constant-alkyd'),
+      stackOf(
+        [recipe(WHITE, 0.3, ALKYD, 15), recipe(WHITE, 0.5, ALKYD, 40)],
+        [{}, { application: 'glaze' }],
+        'constant-alkyd',
+      ),
       'constant-alkyd',
       'thinner',
       0.1,
@@ -306,6 +365,28 @@ describe('wishes in time', () => {
     // What keeps the school stands before what does not.
     const held = answers.map((a) => a.holds);
     expect(held).toEqual([...held].sort((x, y) => Number(y) - Number(x)));
+  });
+
+  test('the slow oil stands first; thickness goes as far as a brush lays it', () => {
+    const answers = wishesFor(request, wish('open-until', 0.9), options);
+    expect(answers[0]!.lever).toBe('slow-oil');
+    for (const a of answers) expect(a.changed.recipe.thicknessUm).toBeLessThanOrEqual(150);
+    // Nothing thinner than a brush coat covers, be the wish what it may.
+    for (const a of wishesFor(request, wish('dry-by', 2), options))
+      expect(a.changed.recipe.thicknessUm).toBeGreaterThanOrEqual(40);
+  });
+
+  test('no answer of which the next coat is warned: no cloves where something comes on top', () => {
+    const covered = stackOf([...p.coats.map((c) => c.recipe), recipe(WHITE, 0.3, STAND, 40)]);
+    const answers = wishesFor({ ...request, painting: covered }, wish('open-until', 1.2), options);
+    expect(answers.map((a) => a.lever)).not.toContain('clove-oil');
+    const warned = (painting: Painting) =>
+      assessPainting(painting, options)
+        .passages[0]!.base.layers.at(-1)!
+        .findings.filter((f) => f.severity !== 'note')
+        .map((f) => f.rule);
+    for (const a of answers)
+      expect(warned(covered)).toEqual(expect.arrayContaining(warned(apply(covered, a.changed))));
   });
 
   test('what is so already is said; what nothing sound grants is an empty list', () => {

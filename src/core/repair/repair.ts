@@ -1,5 +1,8 @@
 import { REPAIRS } from '@/data/repairs';
 import { verdictOf, type AssessOptions, type Making, type Painting } from '../painting';
+import { CoreError } from '../errors';
+import { issuesOf } from '../issues';
+import { coatSchema } from '../painting/schema';
 import { changeCoat, moveCoat } from '../painting/coats';
 import { otherOrder, thicker, thinner, waitThroughDry } from './by-laying';
 import { addOil, leanerBelow, lessMedium, moreMedium } from './by-medium';
@@ -14,15 +17,18 @@ const weight = (repair: Repair): number => {
   return repair.mlPer10MlPaint ?? 0;
 };
 
-/** Put a repair into the painting. */
-export const applyRepair = (
+/** Put a repair into the painting. Throws `invalid-coat` where what came of it is no coat that could be entered. */
+export function applyRepair(
   painting: Painting,
   repair: Repair,
   making: Pick<Making, 'now'>,
-): Painting =>
-  repair.moveBy === 0
-    ? changeCoat(painting, repair.changed, false, making)
-    : moveCoat(painting, repair.coatId, repair.moveBy, making);
+): Painting {
+  if (repair.moveBy !== 0) return moveCoat(painting, repair.coatId, repair.moveBy, making);
+  const parsed = coatSchema.safeParse(repair.changed);
+  if (parsed.success) return changeCoat(painting, parsed.data, false, making);
+  const [issue] = issuesOf(parsed.error);
+  throw new CoreError('invalid-coat', issue!.where, `The cure would not hold: ${issue!.message}`);
+}
 
 const FAILS = new Set(['fail', 'caution', 'undecided']);
 

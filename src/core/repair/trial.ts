@@ -43,14 +43,29 @@ function around(painting: Painting, coatId: string): Painting {
     : painting;
 }
 
-/** Every planned layer that holds this coat, over all passages and spots. */
-export function layersOf(painting: Painting, coatId: string, options: AssessOptions): Layer[] {
-  return assessPainting(around(painting, coatId), options).passages.flatMap(({ base, spots }) =>
-    [base, ...spots].flatMap(({ layers }) =>
-      layers.filter((l) => l.planned && l.film.coatIds.includes(coatId)),
-    ),
-  );
+/** A planned coat over all its passages and spots, and what is planned on it. */
+export interface Around {
+  own: Layer[];
+  above: Layer[];
 }
+
+/** The planned layers that hold a coat, and those that come on them. */
+export function aroundCoat(painting: Painting, coatId: string, options: AssessOptions): Around {
+  const own: Layer[] = [];
+  const above: Layer[] = [];
+  for (const { base, spots } of assessPainting(around(painting, coatId), options).passages)
+    for (const { layers } of [base, ...spots]) {
+      const at = layers.findIndex((l) => l.planned && l.film.coatIds.includes(coatId));
+      if (at < 0) continue;
+      own.push(layers[at]!);
+      above.push(...layers.slice(at + 1));
+    }
+  return { own, above };
+}
+
+/** Every planned layer that holds this coat, over all passages and spots. */
+export const layersOf = (painting: Painting, coatId: string, options: AssessOptions): Layer[] =>
+  aroundCoat(painting, coatId, options).own;
 
 /** Whether a layer passes a school: neither failed nor cautioned. */
 export const passes = (layer: Layer, school: SchoolKey): boolean => {

@@ -2,10 +2,12 @@ import { REPAIRS } from '@/data/repairs';
 import type { IngredientKey } from '@/data/ingredients';
 import { constantAir, quantileOf, type LogNormal } from '../drying';
 import { verdictOf, type AssessOptions, type Coat, type Layer } from '../painting';
+import type { Severity } from '../rules/severity';
 import { SCHOOL_KEYS, type SchoolKey } from '../schools';
 import { volumeOfPart, withMoreOf } from './amounts';
 import { firstPassing } from './solve';
-import { layersOf, nothingNewRefused, soundFilm, withCoat } from './trial';
+import { thicknessRange } from './by-laying';
+import { aroundCoat, soundFilm, withCoat, type Around } from './trial';
 import type { RepairRequest } from './types';
 
 /** A wish in time for a coat that is laid at `layAtMs`: still open until, or touch-dry by, with a chance. */
@@ -91,7 +93,8 @@ function withShareOf(coat: Coat, ingredient: IngredientKey, share: number): Coat
   return { ...coat, recipe: { ...recipe, medium, mediumShare: m === 0 ? share : rest + share } };
 }
 
-function leversFor(coat: Coat, wish: Wish): Lever[] {
+/** @param covered something is to come on it */
+function leversFor(coat: Coat, wish: Wish, covered: boolean): Lever[] {
   const { recipe } = coat;
   const h = recipe.thicknessUm;
   const withThickness = (thicknessUm: number): Coat => ({
@@ -99,52 +102,66 @@ function leversFor(coat: Coat, wish: Wish): Lever[] {
     recipe: { ...recipe, thicknessUm },
   });
   const longer = wish.kind === 'open-until';
-  const levers: Lever[] = [
-    {
-      lever: 'thickness',
-      ingredient: null,
-      max: longer ? Math.max(0, REPAIRS.thickestWishUm - h) : Math.max(0, h - REPAIRS.thinnestUm),
-      pull: (by) => withThickness(longer ? h + by : h - by),
-    },
-  ];
-  if (recipe.mix.length === 0) return levers;
+  const [thinnest, thickest] = thicknessRange(coat);
+  const thickness: Lever = {
+    lever: 'thickness',
+    ingredient: null,
+    max: longer ? thickest - h : h - thinnest,
+    pull: (by) => withThickness(longer ? h + by : h - by),
+  };
+  if (recipe.mix.length === 0) return [thickness];
   const mostParts = REPAIRS.mostWishedVolume / volumeOfPart(recipe);
-  if (recipe.medium.length > 0)
-    levers.push({
-      lever: 'medium',
-      ingredient: null,
-      max: REPAIRS.mostMediumShare - recipe.mediumShare,
-      pull: (by) => ({ ...coat, recipe: { ...recipe, mediumShare: recipe.mediumShare + by } }),
-    });
-  if (longer) {
-    levers.push(
-      {
-        lever: 'slow-oil',
-        ingredient: 'poppy',
-        max: mostParts,
-        pull: (by) => withIngredient(coat, 'poppy', by),
-      },
-      {
-        lever: 'clove-oil',
-        ingredient: 'clove-oil',
-        max: REPAIRS.mostCloveShare,
-        pull: (by) => withShareOf(coat, 'clove-oil', by),
-      },
-    );
-  } else
-    levers.push({
-      lever: 'alkyd',
-      ingredient: 'alkyd-medium',
-      max: mostParts,
-      pull: (by) => withIngredient(coat, 'alkyd-medium', by),
-    });
-  return levers;
+  const medium: Lever = {
+    lever: 'medium',
+    ingredient: null,
+    max: recipe.medium.length === 0 ? 0 : REPAIRS.mostMediumShare - recipe.mediumShare,
+    pull: (by) => ({ ...coat, recipe: { ...recipe, mediumShare: recipe.mediumShare + by } }),
+  };
+  // In the order in which a painter would try them: oil of cloves last, and only where nothing comes on it.
+  return longer
+    ? [
+        {
+          lever: 'slow-oil',
+          ingredient: 'poppy',
+          max: mostParts,
+          pull: (by) => withIngredient(coat, 'poppy', by),
+        },
+        medium,
+        thickness,
+        {
+          lever: 'clove-oil',
+          ingredient: 'clove-oil',
+          max: covered ? 0 : REPAIRS.mostCloveShare,
+          pull: (by) => withShareOf(coat, 'clove-oil', by),
+        },
+      ]
+    : [
+        {
+          lever: 'alkyd',
+          ingredient: 'alkyd-medium',
+          max: mostParts,
+          pull: (by) => withIngredient(coat, 'alkyd-medium', by),
+        },
+        medium,
+        thickness,
+      ];
 }
 
+/** A graver word than these is no price for an hour more. */
+const BEARABLE: ReadonlySet<Severity> = new Set(['note', 'caution']);
+/** What the coats to come are warned of, one by one. */
+const warnings = (above: Layer[]): Set<string> =>
+  new Set(
+    above.flatMap((l) =>
+      l.findings.filter((f) => f.severity !== 'note').map((f) => `${l.film.key} ${f.rule}`),
+    ),
+  );
+
 /**
- * What to change in a planned coat so that it stays open, or is dry, when the painter wishes: thickness, share
- * of medium, a slow oil, alkyd medium, a trace of oil of cloves. Each lever is pulled as little as does it,
- * found by bisection, and only within the cap and what the rules allow; those that keep the school come first.
+ * What to change in a planned coat so that it stays open, or is dry, when the painter wishes: a slow oil, alkyd medium,
+ * share of medium, thickness as far as the way of laying goes, a trace of oil of cloves in a last coat. Each lever is
+ * pulled as little as does it, found by bisection, only within the cap and what the rules allow, and never so that the
+ * next coat is warned of it; those that keep the school come first, in the order in which a painter would try them.
  * An empty list is an answer: nothing sound grants it.
  */
 export function wishesFor(
@@ -154,40 +171,44 @@ export function wishesFor(
 ): WishAnswer[] {
   const coat = request.painting.coats.find((c) => c.id === request.coatId);
   if (!coat || coat.recipe.material !== undefined) return [];
-  const before = layersOf(request.painting, coat.id, options);
-  if (before.length === 0) return [];
-  const heldBefore = holdsBy(before, request.school);
+  const look = (c: Coat): Around => aroundCoat(withCoat(request.painting, c), c.id, options);
+  const before = look(coat);
+  if (before.own.length === 0) return [];
+  const heldBefore = holdsBy([...before.own, ...before.above], request.school);
+  const warnedBefore = warnings(before.above);
   const answer = (
     lever: WishLever,
     ingredient: IngredientKey | null,
     changed: Coat,
-  ): WishAnswer => {
-    const layers = layersOf(withCoat(request.painting, changed), coat.id, options);
-    return {
-      lever,
-      changed,
-      ingredient,
-      reachedAtMs: reachedAt(layers, wish, options),
-      holds: holdsBy(layers, request.school) || !heldBefore,
-      satisfies: SCHOOL_KEYS.filter((s) => holdsBy(layers, s)),
-    };
-  };
-  if (granted(reachedAt(before, wish, options), wish)) return [answer('as-it-is', null, coat)];
-  const answers = leversFor(coat, wish).flatMap(
-    ({ lever, ingredient, max, pull }): WishAnswer[] => {
+    { own, above }: Around,
+  ): WishAnswer => ({
+    lever,
+    changed,
+    ingredient,
+    reachedAtMs: reachedAt(own, wish, options),
+    holds: holdsBy([...own, ...above], request.school) || !heldBefore,
+    satisfies: SCHOOL_KEYS.filter((s) => holdsBy(own, s)),
+  });
+  if (granted(reachedAt(before.own, wish, options), wish))
+    return [answer('as-it-is', null, coat, before)];
+  const gravely = (layers: Layer[]) =>
+    new Set(
+      layers.flatMap((l) => l.findings.filter((f) => !BEARABLE.has(f.severity)).map((f) => f.rule)),
+    );
+  const graveBefore = gravely(before.own);
+  const sound = ({ own, above }: Around): boolean =>
+    own.every((l) => soundFilm(l, options) || !before.own.every((b) => soundFilm(b, options))) &&
+    [...gravely(own)].every((rule) => graveBefore.has(rule)) &&
+    [...warnings(above)].every((warning) => warnedBefore.has(warning));
+  return leversFor(coat, wish, before.above.length > 0)
+    .flatMap(({ lever, ingredient, max, pull }): WishAnswer[] => {
       if (max <= 0) return [];
-      const layersAt = (by: number) =>
-        layersOf(withCoat(request.painting, pull(by)), coat.id, options);
-      const by = firstPassing(max, (x) => granted(reachedAt(layersAt(x), wish, options), wish));
+      const by = firstPassing(max, (x) =>
+        granted(reachedAt(look(pull(x)).own, wish, options), wish),
+      );
       if (by === null) return [];
-      const layers = layersAt(by);
-      const sound =
-        layers.every((l) => soundFilm(l, options) || !before.every((b) => soundFilm(b, options))) &&
-        nothingNewRefused(before, layers);
-      return sound ? [answer(lever, ingredient, pull(by))] : [];
-    },
-  );
-  return answers.sort(
-    (a, b) => Number(b.holds) - Number(a.holds) || b.satisfies.length - a.satisfies.length,
-  );
+      const after = look(pull(by));
+      return sound(after) ? [answer(lever, ingredient, pull(by), after)] : [];
+    })
+    .sort((a, b) => Number(b.holds) - Number(a.holds));
 }

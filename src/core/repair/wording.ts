@@ -54,6 +54,7 @@ export function repairAction(repair: Repair, school: SchoolKey): string {
     case 'more-medium':
       return `More medium, ${Math.round(repair.changed.recipe.mediumShare * 100)} %`;
     case 'add-oil':
+      if (school === 'constant-alkyd') return `Add ${INGREDIENTS[repair.ingredient!].name}`;
       return repair.figureAfter === null
         ? 'Fatten it'
         : `Fatten it to ${SCHOOLS[school].format(repair.figureAfter)}`;

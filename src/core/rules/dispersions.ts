@@ -1,4 +1,3 @@
-import { DAY_MS } from '../drying';
 import type { RuleSite } from './types';
 import { CONSERVATORS } from './sources';
 import { rule } from './rule';
@@ -47,7 +46,7 @@ const waterborneVarnishOverOil = rule({
     isMaterial(site, 'waterborne-varnish') && site.below.oil ? { severity: 'forbid' } : null,
 });
 
-/** Days oil waits on acrylic paint of this thickness, um. Hours below 10 C do not count. */
+/** Dose that oil waits for on acrylic paint of this thickness, um: days at 50 % RH, of which cold hours are none. */
 export const oilOverAcrylicDays = (site: RuleSite, thicknessUm: number): number => {
   const c = site.handbook.constants;
   return Math.max(c.oilOverAcrylicDays, (c.oilOverAcrylicDaysPer100um * thicknessUm) / 100);
@@ -65,8 +64,10 @@ const oilOverAcrylicPaint = rule({
     const { film, below, atMs } = site;
     const lower = below.body;
     if (!film.traits.oilFilm || !lower?.traits.acrylic || lower.laidAtMs === null) return null;
-    const ready = lower.laidAtMs + oilOverAcrylicDays(site, lower.thicknessUm) * DAY_MS;
-    return ready > atMs ? { severity: 'caution', about: lower.name, untilMs: ready } : null;
+    const ready = site.bodyHasHad?.(oilOverAcrylicDays(site, lower.thicknessUm)) ?? null;
+    return ready === null || ready > atMs
+      ? { severity: 'caution', about: lower.name, untilMs: ready }
+      : null;
   },
 });
 

@@ -185,8 +185,8 @@ const CASES: [RuleKey, Severity, Case, Case][] = [
   [
     'oil-ground-fresh',
     'caution',
-    { coats: all(white()), ground: { kind: 'oil-ground', laidAt: isoDaysAgo(10) } },
     { coats: all(white()), ground: { kind: 'oil-ground', laidAt: isoDaysAgo(30) } },
+    { coats: all(white()), ground: { kind: 'oil-ground', white: 'lead', laidAt: isoDaysAgo(30) } },
   ],
   [
     'alkyd-ground-fresh',
@@ -715,6 +715,17 @@ describe('how rules speak', () => {
     const wait = top!.findings.find((f) => f.rule === 'oil-over-acrylic-paint');
     // Three days for a tenth of a millimetre (usual advice 24-72 h; from memory), laid two days ago.
     expect(wait!.untilMs).toBe(NOW_MS + DAY);
+  });
+
+  test('hours in the cold count for nothing where oil waits on acrylic', () => {
+    const climate = { temperatureC: 8 };
+    const wait = layersOf({ coats: [{ is: acrylic(100), ago: 2 }, { is: white() }], climate })
+      .at(-1)!
+      .findings.find((f) => f.rule === 'oil-over-acrylic-paint');
+    expect(wait).toMatchObject({ severity: 'caution', untilMs: null });
+    // Acrylic over young acrylic is not asked for the wait of oil.
+    const again = layersOf({ coats: [{ is: acrylic(100), ago: 0.1 }, { is: acrylic() }] });
+    expect(again.at(-1)!.findings.map((f) => f.rule)).not.toContain('oil-over-acrylic-paint');
   });
 
   test('spirits on young paint: with the day over a laid coat, only to know over a planned one', () => {

@@ -15,6 +15,7 @@ import { isCouch } from '../painting/vocabulary';
 import { stops } from '../rules';
 import type { Pace } from '../session/pace';
 import type { Films } from './plan-films';
+import { asIfFree } from './stage-dose';
 import type { Lag, LagStage, PlanGoal, PlanWork, Wet, WorkWindow } from './problem';
 import { edgeBetween, makesEdges, needsDrySide, deadlineOf, type Step } from './steps';
 
@@ -44,8 +45,11 @@ function stageFor(step: Step, painting: PaintingAssessment['painting']): LagStag
   return deadlineOf(painting).stage;
 }
 
-const isVarnish = (stage: LagStage): boolean =>
-  stage === 'varnish-modern' || stage === 'varnish-traditional';
+/** How the films below the topmost are waited for: only a varnish looks so deep. */
+const BELOW: Partial<Record<LagStage, LagStage>> = {
+  'varnish-modern': 'varnish-modern-below',
+  'varnish-traditional': 'varnish-traditional-below',
+};
 
 const WEIGHT: Record<Importance, number> = {
   'may-slip': PLAN_ODDS.maySlipWeight,
@@ -58,12 +62,23 @@ const MILESTONE_STAGE: Record<Milestone, LagStage> = {
   varnished: 'varnish-modern',
 };
 
+/** Films that the painter put on, each once: two places may share one. */
+const onceEach = (layers: Layer[]): Layer[] =>
+  layers.filter(
+    (layer, i) =>
+      layer.film.coatIds.length > 0 &&
+      layer.clock &&
+      layers.findIndex((other) => other.film.key === layer.film.key) === i,
+  );
+
 /** Builds the works of one painting. */
 export class PaintingWorks {
   readonly works: PlanWork[] = [];
   readonly refused: Refusal[] = [];
   /** What comes to lie on top of a passage: the last coat of all of it, and the spots laid since. */
   private readonly lastOn = new Map<string, Step[]>();
+  /** All that comes on a passage, spots among it, in order. */
+  private readonly allOn = new Map<string, Step[]>();
   private readonly painting: PaintingAssessment['painting'];
   private readonly planning;
   private readonly steps: Step[];
@@ -130,20 +145,49 @@ export class PaintingWorks {
   }
 
   /** What lies on top of a passage, or of a spot of it, already: films that the painter put on. */
-  private laidOn(
-    passageId: string,
-    spotName: string | null,
-    everywhere: boolean,
-    deep = false,
-  ): Layer[] {
+  private laidOn(passageId: string, spotName: string | null, everywhere: boolean): Layer[] {
     const [base, ...spots] = this.stacksOf(passageId);
     const own = spots.find((s) => sameSpot(s.site.spotName, spotName));
     const stacks = everywhere ? [base!, ...spots] : [own ?? base!];
-    const tops = stacks.flatMap((stack) =>
-      deep ? stack.layers.filter((l) => !l.planned) : (topLaid(stack) ?? []),
+    return onceEach(stacks.flatMap((stack) => topLaid(stack) ?? []));
+  }
+
+  /**
+   * What a varnish waits for below the topmost films, laid and planned: a thin glaze is dry long before the knife coat
+   * under it. @param covered something planned comes to lie on all that is laid
+   */
+  private deepLags(passageId: string, covered: boolean, top: LagStage, chance?: number): Lag[] {
+    const stage = BELOW[top];
+    if (!stage) return [];
+    const { constants } = this.input.assess.handbook;
+    const laid = this.stacksOf(passageId).flatMap(({ layers }) =>
+      layers.filter((l) => !l.planned).slice(0, covered ? undefined : -1),
     );
-    const films = tops.filter((top) => top.film.coatIds.length > 0 && top.clock);
-    return films.filter((top, i) => films.findIndex((t) => t.film.key === top.film.key) === i);
+    const onTop = this.lastOn.get(passageId) ?? [];
+    const below = (this.allOn.get(passageId) ?? []).filter(
+      (step) =>
+        !onTop.includes(step) && this.layerOf(step.coat.id, passageId)?.times.kind === 'oil',
+    );
+    return [
+      ...onceEach(laid)
+        .filter((film) => film.times.kind === 'oil')
+        .map((film) =>
+          this.lag(
+            null,
+            this.placed(passageId, film),
+            stage,
+            asIfFree(
+              constants,
+              film.times.touch.median,
+              film.clock!.doseAt(this.input.assess.nowMs),
+            ),
+            chance,
+          ),
+        ),
+      ...below.map((step) =>
+        this.lag(step.workIds.at(-1)!, this.filmOf(step, passageId), stage, 0, chance),
+      ),
+    ];
   }
 
   private placed(passageId: string, top: Layer): number {
@@ -157,8 +201,7 @@ export class PaintingWorks {
     stage: LagStage,
     chance?: number,
   ): Lag[] {
-    // A varnish waits for every film below it: a thin glaze is dry long before the knife coat under it.
-    return this.laidOn(passageId, spotName, spotName === null, isVarnish(stage)).map((top) =>
+    return this.laidOn(passageId, spotName, spotName === null).map((top) =>
       this.lag(
         null,
         this.placed(passageId, top),
@@ -185,6 +228,7 @@ export class PaintingWorks {
       (s) => spot && !(s.coat.spot && sameSpot(s.coat.spot.name, spot.name)),
     );
     this.lastOn.set(passageId, [...others, step]);
+    this.allOn.set(passageId, [...(this.allOn.get(passageId) ?? []), step]);
   }
 
   private wetInto(before: Step, passageId: string, sameSitting: boolean): Wet | null {
@@ -244,7 +288,8 @@ export class PaintingWorks {
       }
       for (const before of under)
         lags.push(this.lag(before.workIds.at(-1)!, this.filmOf(before, passageId), stage, 0));
-      if (covered && !isVarnish(stage)) continue;
+      lags.push(...this.deepLags(passageId, covered, stage));
+      if (covered) continue;
       const laid = this.laidLags(passageId, step.coat.spot?.name ?? null, stage);
       lags.push(...laid);
       if (under.length > 0) continue;
@@ -369,12 +414,12 @@ export class PaintingWorks {
     const stage = MILESTONE_STAGE[milestone];
     const ends = this.painting.passages.flatMap(({ id }): Lag[] => {
       const last = this.lastOn.get(id) ?? [];
-      const laid =
-        last.some((s) => s.coat.spot === null) && !isVarnish(stage)
-          ? []
-          : this.laidLags(id, null, stage, DEADLINE_QUANTILE);
+      const covered = last.some((s) => s.coat.spot === null);
+      // Where a varnish is planned, it waits for what lies below it.
+      const varnished = last.some((s) => s.coat.role === 'varnish');
       return [
-        ...laid,
+        ...(covered ? [] : this.laidLags(id, null, stage, DEADLINE_QUANTILE)),
+        ...(varnished ? [] : this.deepLags(id, covered, stage, DEADLINE_QUANTILE)),
         ...last.map((step) => {
           // Varnished is done when the varnish is dry; where none is planned, when it may go on.
           const asked =

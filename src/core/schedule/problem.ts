@@ -36,6 +36,9 @@ export const LAG_STAGES = [
   'through-dry',
   'varnish-modern',
   'varnish-traditional',
+  // The same of a film that is covered by others meanwhile.
+  'varnish-modern-below',
+  'varnish-traditional-below',
 ] as const;
 export type LagStage = (typeof LAG_STAGES)[number];
 
@@ -96,6 +99,7 @@ export interface WorkWindow {
 
 export type StageConstants = Pick<
   Constants,
+  | 'coveredRate'
   | 'openOverTouch'
   | 'recoatOverTouch'
   | 'dryHardOverTouch'

@@ -27,8 +27,22 @@ export function stageDose(
       return varnishDoseDays(c, 'synthetic-varnish', through);
     case 'varnish-traditional':
       return varnishDoseDays(c, 'resin-varnish', through);
+    case 'varnish-modern-below':
+      return asIfFree(c, touch, varnishDoseDays(c, 'synthetic-varnish', through));
+    case 'varnish-traditional-below':
+      return asIfFree(c, touch, varnishDoseDays(c, 'resin-varnish', through));
   }
 }
+
+/**
+ * A dose of a film that is covered as soon as it is touch-dry, as the dose that a free film has by then: what is covered
+ * dries at a part of its rate. The soonest cover is assumed, so nothing is waited for too short.
+ */
+export const asIfFree = (
+  { coveredRate }: Pick<StageConstants, 'coveredRate'>,
+  touch: number,
+  dose: number,
+): number => (dose <= touch ? dose : touch + (dose - touch) / coveredRate);
 
 /** Standard deviation of the logarithm, shared and own together. */
 export const totalSigma = ({ own, shared }: SharedLogNormal): number =>

@@ -116,6 +116,26 @@ describe('coats as works', () => {
     expect(works[1]!.lags[0]).toMatchObject({ stage: 'varnish-modern' });
     expect(works[1]!.lags[0]!.dose).toBeGreaterThanOrEqual(14);
   });
+
+  test('a varnish waits for the knife coat that is planned under a thin glaze, longer than for one that lies free', () => {
+    const thick = { ...planned([{ role: 'tone' }]).coats[0]!.recipe, thicknessUm: 300 };
+    const varnish: Partial<Coat> = {
+      role: 'varnish',
+      recipe: { ...recipe([], 0, [], 10), material: 'synthetic-varnish' },
+    };
+    const waits = (coats: Partial<Coat>[]) =>
+      built(planned([...coats, varnish])).problem.works.at(-1)!.lags;
+    const under = waits([{ recipe: thick }, { role: 'glaze' }]);
+    const free = waits([{ recipe: thick }])[0]!;
+    const deep = under.find((l) => l.stage === 'varnish-modern-below')!;
+    expect(deep.dose).toBeGreaterThan(1.5 * free.dose);
+    expect(Math.max(...under.map((l) => l.dose))).toBe(deep.dose);
+    // Where no varnish is planned, so does the date at which one may go on.
+    const { goals } = built(
+      planned([{ recipe: thick }, { role: 'glaze' }], { milestone: 'varnished' }),
+    ).problem;
+    expect(goals[0]!.ends.map((l) => l.stage)).toContain('varnish-modern-below');
+  });
 });
 
 describe('dates', () => {

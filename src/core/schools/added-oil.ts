@@ -8,14 +8,19 @@ const EQUAL = 1e-9;
 const ratio = (film: KnownFilm): number => film.composition.addedOilRatio ?? Infinity;
 const solvent = (film: KnownFilm): number => film.composition.addedVolatileRatio ?? 0;
 
-function compare({ lower, upper }: KnownPair, cautionFall: number): Judgement {
+function compare(
+  { lower, upper, lowerThroughDry }: KnownPair,
+  cautionFall: number,
+  revised: boolean,
+): Judgement {
   const a = ratio(lower);
   const b = ratio(upper);
   if (b > a + EQUAL) return { verdict: 'ok', reason: 'rises' };
   if (a === b || Math.abs(b - a) <= EQUAL) {
-    return solvent(upper) <= solvent(lower) + EQUAL
-      ? { verdict: 'ok', reason: 'rises' }
-      : { verdict: 'caution', reason: 'equal-more-solvent' };
+    if (solvent(upper) <= solvent(lower) + EQUAL) return { verdict: 'ok', reason: 'rises' };
+    // A wash on a ground or a coat that is dry through is how pictures begin: common practice, no source.
+    const settled = revised && lowerThroughDry;
+    return { verdict: settled ? 'note' : 'caution', reason: 'equal-more-solvent' };
   }
   return { verdict: a - b <= cautionFall + EQUAL ? 'caution' : 'fail', reason: 'falls' };
 }
@@ -32,5 +37,5 @@ export const addedOil: School = {
     "teaching handbooks: Mayer, The Artist's Handbook; Doerner, The Materials of the Artist; from memory",
   measure: (film) => film.composition.addedOilRatio,
   judge: (pair, constants, handbook) =>
-    overStain(pair, compare(pair, constants.addedOilCautionFall), handbook),
+    overStain(pair, compare(pair, constants.addedOilCautionFall, handbook.revised), handbook),
 };

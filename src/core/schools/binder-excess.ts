@@ -32,10 +32,7 @@ export const binderExcess: School = {
             verdict: rise <= constants.binderExcessCaution + ROUNDING ? 'caution' : 'fail',
             reason: 'falls',
           };
-    return overStain(
-      pair,
-      withinUncertainty(pair, compared, rise, constants.binderExcessUndecided, handbook),
-      handbook,
-    );
+    const judgedOver = overStain(pair, compared, handbook);
+    return withinUncertainty(pair, judgedOver, rise, constants.binderExcessUndecided, handbook);
   },
 };

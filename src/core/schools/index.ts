@@ -1,4 +1,4 @@
-export { isThinCouch, judgeByAll, judgePair, measureOf } from './judge';
+export { isLetOffGlaze, isThinCouch, judgeByAll, judgePair, measureOf } from './judge';
 export { SCHOOLS } from './schools';
 export { trapIndex } from './trap';
 export {

@@ -11,6 +11,7 @@ import {
   type SchoolVerdict,
 } from './types';
 
+const ROUNDING = 1e-9;
 const isKnown = (film: JudgedFilm): film is KnownFilm =>
   film.composition !== null && film.times !== null;
 
@@ -20,6 +21,17 @@ export const isThinCouch = (film: JudgedFilm, handbook: Handbook): boolean =>
   film.composition.pvc === 0 &&
   !film.acrylic &&
   film.thicknessUm <= handbook.constants.dryCouchUm;
+
+/**
+ * Mostly alkyd medium, but so thin that the school of constant alkyd lets it off: what comes on it is held to the body
+ * below it, as over a couch.
+ */
+export const isLetOffGlaze = (film: JudgedFilm, { constants, revised }: Handbook): boolean =>
+  revised &&
+  isKnown(film) &&
+  !film.acrylic &&
+  film.composition.alkydMediumShare > constants.mediumShareCaution + ROUNDING &&
+  film.thicknessUm <= constants.thinGlazeUm;
 
 /** The school's figure of a film; null where it has none. */
 export const measureOf = (school: SchoolKey, film: JudgedFilm): number | null =>

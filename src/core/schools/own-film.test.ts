@@ -49,3 +49,12 @@ test('constant alkyd takes the worse of what each film is by itself', () => {
   expect(verdict('constant-alkyd', [alkyd(0.25, 60), glaze]).verdict).toBe('note');
   expect(verdict('constant-alkyd', [alkyd(0.25, 60), alkyd(0.5, 60)]).verdict).toBe('fail');
 });
+
+test('constant alkyd looks through a glaze that is let off, as through a couch', () => {
+  const told = verdict('constant-alkyd', [alkyd(0.25, 60), alkyd(0.5, 15), alkyd(0.25, 60)]);
+  expect([told.verdict, told.reason]).toEqual(['ok', 'rises']);
+  // Named is the body that it is held to.
+  const less = verdict('constant-alkyd', [alkyd(0.25, 60), alkyd(0.5, 15), alkyd(0.1, 60)]);
+  expect(less.reason).toBe('falls');
+  expect(less.sentence).toContain('coat 0');
+});

@@ -26,10 +26,7 @@ export const totalOil: School = {
     // Pores are the business of the school of spare binder, and of a rule; this one weighs the oil.
     const own = handbook.revised ? null : underbound(pair.upper, handbook);
     const judged = own?.verdict === 'fail' ? own : compared;
-    return overStain(
-      pair,
-      withinUncertainty(pair, judged, delta, constants.totalOilUndecided, handbook),
-      handbook,
-    );
+    const judgedOver = overStain(pair, judged, handbook);
+    return withinUncertainty(pair, judgedOver, delta, constants.totalOilUndecided, handbook);
   },
 };

@@ -1,5 +1,5 @@
 import type { Layer } from '../painting';
-import { verdictOf } from '../painting';
+import { againstOf, verdictOf } from '../painting';
 import { stops, type Finding } from '../rules';
 import { findingSentence } from '../rules/wording';
 import {
@@ -18,8 +18,11 @@ const OBJECTS: ReadonlySet<Verdict> = new Set(['fail', 'caution']);
 export const objects = (verdict: Verdict): boolean => OBJECTS.has(verdict);
 
 /** The two films of a pair as they are called in its verdict. */
-export const pairNames = (layer: Layer): Parameters<typeof verdictSentence>[1] => ({
-  lower: layer.pair?.againstName ?? 'ground',
+export const pairNames = (
+  layer: Layer,
+  school: SchoolKey,
+): Parameters<typeof verdictSentence>[1] => ({
+  lower: againstOf(layer, school)?.name ?? 'ground',
   upper: layer.film.name,
   upperPlanned: layer.planned,
 });
@@ -62,7 +65,7 @@ export function toldLayer(layer: Layer, school: SchoolKey): ToldLayer {
     ? ' It was meant to go into the wet; that film is open no longer.'
     : '';
   const sentence =
-    (verdict ? verdictSentence(verdict, pairNames(layer)) : aloneSentence(layer)) + late;
+    (verdict ? verdictSentence(verdict, pairNames(layer, school)) : aloneSentence(layer)) + late;
   return {
     verdict,
     sentence,

@@ -90,8 +90,12 @@ describe('a layer as it is told', () => {
 
   test('the films of a pair are called by their names', () => {
     const [lowest, upper] = layersOf(FAT, LEAN);
-    expect(pairNames(upper!)).toEqual({ lower: 'Coat 1', upper: 'Coat 2', upperPlanned: true });
-    expect(pairNames(lowest!).lower).toBe('ground');
+    expect(pairNames(upper!, 'total-oil')).toEqual({
+      lower: 'Coat 1',
+      upper: 'Coat 2',
+      upperPlanned: true,
+    });
+    expect(pairNames(lowest!, 'total-oil').lower).toBe('ground');
   });
 });
 

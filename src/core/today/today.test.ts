@@ -122,13 +122,13 @@ test('paint goes round a spot that is not dry, and says so; a varnish waits for 
   expect(bare['leave-alone'][0]).toMatchObject({ waitsFor: 'wall', readyAtMs: null });
 });
 
-test('an oil ground waits its four weeks', () => {
+test('an oil ground of titanium white waits its six weeks', () => {
   const young: Painting = {
     ...newPainting(),
     ground: { kind: 'oil-ground', laidAt: isoDaysAgo(10) },
   };
   expect(names(see([young])['leave-alone'])).toEqual(['jars: ground-waits', 'wall: ground-waits']);
-  expect(see([young], NOW_MS + 18.5 * DAY)['takes-a-coat']).toHaveLength(2);
+  expect(see([young], NOW_MS + 32.5 * DAY)['takes-a-coat']).toHaveLength(2);
 });
 
 test('in a studio at freezing point drying stands still, and it says so', () => {

@@ -44,7 +44,6 @@ export function SchoolsTable({ layer, school }: { layer: Layer; school: SchoolKe
   if (!pair || pair.intoOpen) return null;
   if (!open) return <Action title="All schools" onPress={() => setOpen(true)} />;
   const verdicts = SCHOOL_KEYS.map((key) => pair.bySchool[key]);
-  const names = pairNames(layer);
   return (
     <View>
       <Text strong style={{ marginBottom: space.xs }}>
@@ -59,7 +58,9 @@ export function SchoolsTable({ layer, school }: { layer: Layer; school: SchoolKe
           { head: 'verdict', width: 82 },
         ]}
         rows={[
-          ...verdicts.map((v) => schoolRow(v, v.school === school, verdictSentence(v, names))),
+          ...verdicts.map((v) =>
+            schoolRow(v, v.school === school, verdictSentence(v, pairNames(layer, v.school))),
+          ),
           ...(pair.trapIndex === null ? [] : [trapRow(pair.trapIndex)]),
         ]}
       />

@@ -52,7 +52,6 @@ const PASSES: ReadonlySet<Verdict> = new Set(['ok', 'note']);
 function dissentsOf(layer: Layer, school: SchoolKey): Dissent[] {
   const chosen = verdictOf(layer, school);
   if (!chosen || !layer.pair) return [];
-  const names = pairNames(layer);
   return SCHOOL_KEYS.filter((key) => key !== school)
     .map((key) => layer.pair!.bySchool[key])
     .filter((v) =>
@@ -64,7 +63,7 @@ function dissentsOf(layer: Layer, school: SchoolKey): Dissent[] {
       school: v.school,
       name: SCHOOLS[v.school].name,
       verdict: v.verdict,
-      sentence: verdictSentence(v, names),
+      sentence: verdictSentence(v, pairNames(layer, v.school)),
       figures: figuresSentence(v),
     }));
 }
