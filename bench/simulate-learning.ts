@@ -18,9 +18,6 @@ import {
 } from '../src/core/learn';
 import { priorSd, type Features } from '../src/core/learn/features';
 import { learn, NOTHING_LEARNED } from '../src/core/learn/learn';
-import { leftOver } from '../src/core/learn/drift';
-import { PRIOR_COAT_VARIANCE } from '../src/core/learn/fit';
-import { priorVariance } from '../src/core/learn/features';
 import { LEARNING as L, type Finding } from '../src/data/learning';
 import { loggerReading } from '../server/logger';
 
@@ -28,6 +25,7 @@ const DAY = 86_400_000;
 const HOUR = 3_600_000;
 const START = Date.UTC(2026, 0, 5, 9);
 const DAYS = 150;
+const DRIFT_DAYS = 40;
 const COUNTS = [0, 5, 10, 30];
 const NEW_FILMS = 12;
 
@@ -57,10 +55,10 @@ class Dice {
   pick = <T>(list: readonly T[]): T => list[Math.floor(this.uniform() * list.length)]!;
   normal = (): number =>
     Math.sqrt(-2 * Math.log(1 - this.uniform())) * Math.cos(2 * Math.PI * this.uniform());
-  /** Student's t with 3 degrees of freedom, spread 1. */
+  /** Student's t with 3 degrees of freedom: one in twenty-five beyond 2.5 of its spreads. */
   heavy = (): number => {
     const chi = this.normal() ** 2 + this.normal() ** 2 + this.normal() ** 2;
-    return this.normal() / Math.sqrt(chi / 3) / Math.sqrt(3);
+    return this.normal() / Math.sqrt(chi / 3);
   };
 }
 
@@ -95,9 +93,12 @@ function studio(seed: number, kind: Break): Studio {
       utcOffsetHours: 0,
     });
   const known = new Map<number, FollowedAir>();
-  const drift = [0];
-  for (let d = 1; d < DAYS + 200; d++)
-    drift.push(drift[d - 1]! + (kind === 'drift' ? 0.035 * dice.normal() : 0));
+  // The whole studio changes its pace by a third to a half within forty days, once: another heating, a move.
+  const turn = (dice.uniform() < 0.5 ? -1 : 1) * (0.4 + 0.4 * dice.uniform());
+  const turnsOn = Math.floor((DAYS - DRIFT_DAYS) * dice.uniform());
+  const drift = Array.from({ length: DAYS + 200 }, (_, d) =>
+    kind === 'drift' ? turn * Math.min(1, Math.max(0, (d - turnsOn) / DRIFT_DAYS)) : 0,
+  );
   return {
     dice,
     theta: {},
@@ -114,6 +115,7 @@ function studio(seed: number, kind: Break): Studio {
   };
 }
 
+const HEAVY_MISREADS = 0.06;
 const MISDECLARED = 'yellow-ochre';
 const MISDECLARED_LN = Math.log(9 / 5);
 
@@ -175,11 +177,7 @@ function film(s: Studio, id: string, laidAtMs: number): Film {
   const truth = look(s.air);
   let eta = Math.log(truth.times.touch.median);
   for (const key in truth.features) eta += truth.features[key]! * factor(s, key);
-  const own = Math.sqrt(
-    s.coatSd ** 2 +
-      leftOver(truth.times.touch.sigma ** 2, priorVariance(truth.features), PRIOR_COAT_VARIANCE),
-  );
-  eta += own * (s.break === 'heavy' ? dice.heavy() : dice.normal());
+  eta += s.coatSd * (s.break === 'heavy' ? dice.heavy() : dice.normal());
   eta += s.drift[Math.floor((laidAtMs - START) / DAY)]!;
   return {
     id,
@@ -193,7 +191,7 @@ function film(s: Studio, id: string, laidAtMs: number): Film {
 /** @param set where the film turns tacky, as a share of touch-dry */
 function finding(s: Studio, dose: number, trueDose: number, set: number): Finding {
   const { dice } = s;
-  if (dice.uniform() < (s.break === 'heavy' ? 0.08 : L.misreadRate))
+  if (dice.uniform() < (s.break === 'heavy' ? HEAVY_MISREADS : L.misreadRate))
     return dice.pick(['wet', 'tacky', 'touch-dry', 'nail-hard'] as const);
   const ratio = (dose / trueDose) * Math.exp(L.readingNoise * dice.normal());
   const hard = H.constants.dryHardOverTouch;
@@ -205,6 +203,8 @@ export interface Tally {
   in50: number;
   in90: number;
   before90: number;
+  /** Sum of weighted interval scores of the logarithm of the time; smaller is better. */
+  score: number;
   width: number;
   testedFilms: number;
   testedWidth: number;
@@ -216,12 +216,24 @@ const empty = (): Tally => ({
   in50: 0,
   in90: 0,
   before90: 0,
+  score: 0,
   width: 0,
   testedFilms: 0,
   testedWidth: 0,
   widen: 0,
   studios: 0,
 });
+
+/** Weighted interval score of the 50 % and 90 % windows and the median: Bracher et al., PLoS Comput. Biol. 17 (2021). */
+function intervalScore(y: number, quantile: (p: number) => number): number {
+  const ofWindow = (alpha: number): number => {
+    const low = quantile(alpha / 2);
+    const high = quantile(1 - alpha / 2);
+    const miss = Math.max(0, low - y) + Math.max(0, y - high);
+    return (alpha / 2) * (high - low + (2 / alpha) * miss);
+  };
+  return (0.5 * Math.abs(y - quantile(0.5)) + ofWindow(0.5) + ofWindow(0.1)) / 2.5;
+}
 
 /** Run one studio: test films one by one; after some of the counts, forecast new films and see what came true. */
 function run(seed: number, kind: Break, tallies: Map<number, Tally>): void {
@@ -246,6 +258,9 @@ function run(seed: number, kind: Break, tallies: Map<number, Tally>): void {
       if (truth >= at(0.25) && truth <= at(0.75)) tally.in50 += 1;
       if (truth >= at(0.05) && truth <= at(0.95)) tally.in90 += 1;
       if (truth <= at(0.9)) tally.before90 += 1;
+      tally.score += intervalScore(Math.log(truth - f.laidAtMs), (p) =>
+        Math.log(at(p) - f.laidAtMs),
+      );
       tally.width += touch.sigma / times.touch.sigma;
       // A paint counts as tested with two tests to its name.
       if (f.paints.every((p) => (tested.get(p) ?? 0) >= 2)) {
@@ -309,7 +324,7 @@ const share = (n: number, of: number) => ((100 * n) / of).toFixed(1).padStart(5)
 if (process.argv[1]?.includes('simulate-learning')) {
   const studios = Number(process.argv[2] ?? 200);
   console.log(
-    'studios      tests   in 50 %  in 90 %  by 90 %   spread all   spread tested   widened',
+    'studios      tests   in 50 %  in 90 %  by 90 %   spread all   spread tested   widened   score',
   );
   for (const kind of (process.argv[3]?.split(',') ?? [
     'none',
@@ -328,6 +343,7 @@ if (process.argv[1]?.includes('simulate-learning')) {
           share(t.width, t.films),
           t.testedFilms === 0 ? '    –' : share(t.testedWidth, t.testedFilms),
           (t.widen / t.studios).toFixed(2),
+          (t.score / t.films).toFixed(4),
         ].join('     '),
       );
     }

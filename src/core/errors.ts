@@ -15,6 +15,7 @@ export type CoreErrorCode =
   | 'unknown-key'
   | 'unknown-coat'
   | 'invalid-coat'
+  | 'no-estimate'
   | 'unknown-passage'
   | 'not-covered'
   | 'nothing-there'

@@ -14,6 +14,8 @@ export interface Binder {
 
 export const BINDER_KEYS = [
   'linseed',
+  'linseed-raw',
+  'linseed-sun-thickened',
   'safflower',
   'walnut',
   'poppy',
@@ -32,6 +34,22 @@ export const BINDERS: Record<BinderKey, Binder> = {
     kind: 'oil',
     oil: 'linseed-refined',
     densityGPerMl: 0.93,
+    source: OIL_DENSITY,
+  },
+  'linseed-raw': {
+    key: 'linseed-raw',
+    name: 'raw linseed',
+    kind: 'oil',
+    oil: 'linseed-raw',
+    densityGPerMl: 0.93,
+    source: OIL_DENSITY,
+  },
+  'linseed-sun-thickened': {
+    key: 'linseed-sun-thickened',
+    name: 'sun-thickened linseed',
+    kind: 'oil',
+    oil: 'sun-thickened',
+    densityGPerMl: 0.965,
     source: OIL_DENSITY,
   },
   safflower: {

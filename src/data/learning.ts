@@ -38,6 +38,8 @@ export const LEARNING_ROWS = {
   conflictFrom: row(0.5, 'chance that a test was misread', JUDGEMENT),
   /** How readily windows widen where forecasts did not hold. */
   widenSpread: row(0.15, 'ln of the width', JUDGEMENT),
+  /** Past forecasts count half as much after so long: a score of last year says little about this one. */
+  scoreHalfLifeDays: row(42, 'd', JUDGEMENT),
   /** Step of the grid of widths from 1 on, and how many are asked: 1 to 2. */
   widenStep: row(0.05, '1', JUDGEMENT),
   widenSteps: row(21, '1', JUDGEMENT),
@@ -55,6 +57,13 @@ export const LEARNING = valuesOf(LEARNING_ROWS);
 
 /** The grid on which the spread of a single coat is asked. */
 export const COAT_SD_GRID = [0.12, 0.18, 0.27, 0.4] as const;
+
+/** How much more readily than `driftSd` a studio may wander, and how likely that is before any test; judgement. */
+export const WANDER_GRID = [
+  { scale: 1, chance: 0.85 },
+  { scale: 3, chance: 0.1 },
+  { scale: 7, chance: 0.05 },
+] as const;
 
 /** What brush and finger find, in the order of drying. */
 export const FINDINGS = [

@@ -119,9 +119,6 @@ export function filmStep(layer: Layer, school: SchoolKey): FilmStep {
   };
 }
 
-export const stackSteps = (stack: SiteStack, school: SchoolKey): FilmStep[] =>
-  stack.layers.map((layer) => filmStep(layer, school));
-
 /** Films that are there, without the plan: the small core. An unpainted passage shows its first planned coat. */
 export function coreSteps(stack: SiteStack, school: SchoolKey): FilmStep[] {
   const laid = stack.layers.filter((l) => !l.planned);

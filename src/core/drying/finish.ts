@@ -38,37 +38,44 @@ const SHARE_OF_TOUCH: Record<RecoatRule, (c: Constants) => number> = {
 };
 
 /**
- * When the film takes what comes after it. Every rule is a function of the dose that never falls, so its
- * quantiles are the rule of the quantiles. The date of a final varnish is never its permission: the swab, nail
- * and pressure tests on a witness decide, on the thickest passage.
+ * The dose at which the film takes what comes after it, at a chance. Every rule is a function of the dose that never
+ * falls, so its quantiles are the rule of the quantiles.
  */
-export function finishWindows(
+export function finishDoses(
   c: Constants,
   { touch, through }: Pick<DryingTimes, 'touch' | 'through'>,
-  clock: DryingClock,
   rule: RecoatRule,
-): FinishWindows {
+): Record<FinishStage, (p: number) => number> {
   const share = SHARE_OF_TOUCH[rule](c);
   const at =
     (dose: (touchDays: number, throughDays: number) => number) =>
     (p: number): number =>
       dose(quantileOf(touch, p), quantileOf(through, p));
   return {
-    recoat: windowOf(
-      clock,
-      at((t, d) => (share === Infinity ? Math.max(t, d) : Math.min(share * t, Math.max(t, d)))),
+    recoat: at((t, d) =>
+      share === Infinity ? Math.max(t, d) : Math.min(share * t, Math.max(t, d)),
     ),
-    retouch: windowOf(
-      clock,
-      at((t, d) => Math.min(c.retouchOverTouch * t, Math.max(t, d))),
-    ),
-    varnishModern: windowOf(
-      clock,
-      at((_, d) => varnishDoseDays(c, 'synthetic-varnish', d)),
-    ),
-    varnishTraditional: windowOf(
-      clock,
-      at((_, d) => varnishDoseDays(c, 'resin-varnish', d)),
-    ),
+    retouch: at((t, d) => Math.min(c.retouchOverTouch * t, Math.max(t, d))),
+    varnishModern: at((_, d) => varnishDoseDays(c, 'synthetic-varnish', d)),
+    varnishTraditional: at((_, d) => varnishDoseDays(c, 'resin-varnish', d)),
+  };
+}
+
+/**
+ * When the film takes what comes after it. The date of a final varnish is never its permission: the swab, nail
+ * and pressure tests on a witness decide, on the thickest passage.
+ */
+export function finishWindows(
+  c: Constants,
+  times: Pick<DryingTimes, 'touch' | 'through'>,
+  clock: DryingClock,
+  rule: RecoatRule,
+): FinishWindows {
+  const doses = finishDoses(c, times, rule);
+  return {
+    recoat: windowOf(clock, doses.recoat),
+    retouch: windowOf(clock, doses.retouch),
+    varnishModern: windowOf(clock, doses.varnishModern),
+    varnishTraditional: windowOf(clock, doses.varnishTraditional),
   };
 }

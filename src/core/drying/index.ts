@@ -4,6 +4,7 @@ export {
   ON_NEUTRAL_GROUND,
   paintSpeed,
   pigmentFactor,
+  placeFactors,
   baseDays,
   type AirUntil,
   type Below,
@@ -13,6 +14,7 @@ export {
 } from './kinetics';
 export {
   FINISH_STAGES,
+  finishDoses,
   finishWindows,
   varnishDoseDays,
   type FinishStage,
@@ -39,6 +41,7 @@ export {
   filmTestDoses,
   stageDoses,
   STAGES,
+  windowOf,
   type DryingClock,
   type DryingWindows,
   type DryState,

@@ -37,7 +37,7 @@ export interface DryingTimes {
 }
 
 /** Blend of oils by volume: ln t = sum(share ln t_j). Resin and alkyd medium stay out. */
-function oilDays(film: Constituents): number {
+export function oilDays(film: Constituents): number {
   let weight = film.alkydTube;
   let log = film.alkydTube * Math.log(OILS[LINSEED].touchDryDays);
   for (const oils of [film.tubeOil, film.addedOil]) {
@@ -54,14 +54,18 @@ function oilDays(film: Constituents): number {
 export const pigmentFactor = (film: Constituents): number =>
   film.speedWeight === 0 ? 1 : Math.exp(film.speedLog / film.speedWeight);
 
-/** b = t_oil (F_pigment F_tube)^u, reference-days at 50 um. */
-export function baseDays(handbook: Handbook, film: Constituents): number {
+/** u: how far pigment and tube count, the share of the tubes in the drying oil. */
+export function tubeExponent(handbook: Handbook, film: Constituents): number {
   const tube = sum(film.tubeOil) + film.alkydTube;
   const added = sum(film.addedOil);
   const tubeShare = tube + added === 0 ? 0 : tube / (tube + added);
-  const u = handbook.tubeExponent === 'one' ? 1 : tubeShare;
-  return oilDays(film) * (pigmentFactor(film) * handbook.constants.tubeFactor) ** u;
+  return handbook.tubeExponent === 'one' ? 1 : tubeShare;
 }
+
+/** b = t_oil (F_pigment F_tube)^u, reference-days at 50 um. */
+export const baseDays = (handbook: Handbook, film: Constituents): number =>
+  oilDays(film) *
+  (pigmentFactor(film) * handbook.constants.tubeFactor) ** tubeExponent(handbook, film);
 
 /** F_alk = (t_alk/b)^min(1, gain x), x the alkyd share of the binder; 1 when the base is faster already. */
 export function alkydFactor(handbook: Handbook, film: Constituents, base: number): number {
@@ -200,6 +204,27 @@ export function paintSpeed(handbook: Handbook, film: Constituents): PaintSpeed {
   };
 }
 
+/** What a film's place makes of its touch-dry time: the ground it is first on, the film it lies on, its thickness. */
+export interface PlaceFactors {
+  ground: number;
+  under: number;
+  thickness: number;
+}
+
+/** The factors of a place on touch-dry, in the order in which they multiply. @param thicknessUm dry, as laid */
+export function placeFactors(
+  { constants: c }: Handbook,
+  thicknessUm: number,
+  { surface, cure }: Below,
+): PlaceFactors {
+  const h = thicknessUm / c.referenceThicknessUm;
+  return {
+    ground: surface ? GROUND_BEHAVIOUR[surface].touchFactor : 1,
+    under: 1 + c.underTouchGain * (1 - cure),
+    thickness: c.touchThicknessFloor + (1 - c.touchThicknessFloor) * h ** c.touchThicknessExponent,
+  };
+}
+
 /** A film that is not reckoned dries by the table of materials. */
 function materialTimes(handbook: Handbook, material: MaterialKey): DryingTimes {
   const { touchDays, throughDays } = MATERIALS[material];
@@ -240,11 +265,9 @@ export function dryingTimes(
   const { baseDays: base, alkydFactor: fAlkyd, intrinsicTouchDays: intrinsic } = speed;
   const ground = below.surface ? GROUND_BEHAVIOUR[below.surface] : null;
   const h = thicknessUm / c.referenceThicknessUm;
-  const touchThickness =
-    c.touchThicknessFloor + (1 - c.touchThicknessFloor) * h ** c.touchThicknessExponent;
   const wet = 1 - below.cure;
-  const touch =
-    intrinsic * (ground?.touchFactor ?? 1) * (1 + c.underTouchGain * wet) * touchThickness;
+  const place = placeFactors(handbook, thicknessUm, below);
+  const touch = intrinsic * place.ground * place.under * place.thickness;
   const through = Math.max(
     c.throughMinOverTouch * touch,
     c.throughOverTouch *

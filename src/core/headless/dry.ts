@@ -3,27 +3,51 @@ import { ABSORBING_SURFACES } from '@/data/grounds';
 import {
   constantAir,
   dryingTimes,
-  dryingWindows,
   FILM_TEST_STAGES,
   FINISH_STAGES,
-  finishWindows,
+  finishDoses,
   type FinishStage,
   filmTestDoses,
   REFERENCE_CLIMATE,
+  placeFactors,
+  quantileOf,
+  stageDoses,
   STAGES,
+  windowOf,
+  type LogNormal,
 } from '../drying';
 import { climateSchema } from '../drying/climate-schema';
-import { filmOfRecipe } from '../film';
+import { filmOfRecipe, groundLossFraction } from '../film';
 import { recipeSchema } from '../film/recipe';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { SCHOOL_KEYS, SCHOOLS } from '../schools';
 import { airOf, seriesSchema } from './climate';
 import type { DefineVerb } from './define';
+import { paintFactors, paintFactorsSchema } from './factors';
 import { iso } from './iso';
 
 const time = z.iso.datetime().nullable();
-const windowSchema = z.object({ p10: time, p25: time, p50: time, p75: time, p90: time });
-const dose = z.object({ median: z.number(), sigma: z.number() });
+const windowSchema = z.object({
+  p05: time,
+  p10: time,
+  p25: time,
+  p50: time,
+  p75: time,
+  p90: time,
+  p95: time,
+});
+const dose = z.object({
+  median: z.number(),
+  sigma: z.number().describe('of its logarithm'),
+  p05: z.number(),
+  p95: z.number(),
+});
+
+/** What a film lies on, as far as its drying is concerned. */
+export const belowSchema = z.object({
+  surface: z.enum(ABSORBING_SURFACES).nullable().describe('the ground it is first on, or null'),
+  cure: z.number().min(0).max(1).describe('of the film below: 0 wet, 1 dry through'),
+});
 
 /** dry: when a coat is open, set, touch-dry, through-dry, takes a coat and a varnish, in a climate or by readings. */
 export const dryVerb = (define: DefineVerb) =>
@@ -40,20 +64,24 @@ export const dryVerb = (define: DefineVerb) =>
         .default(null)
         .describe('readings of a logger; where given, they stand for the climate'),
       school: z.enum(SCHOOL_KEYS).default('total-oil').describe('for when it takes a coat'),
-      below: z
-        .object({
-          surface: z
-            .enum(ABSORBING_SURFACES)
-            .nullable()
-            .describe('the ground it is first on, or null'),
-          cure: z.number().min(0).max(1).describe('of the film below: 0 wet, 1 dry through'),
-        })
-        .default({ surface: null, cure: 1 }),
+      below: belowSchema.default({ surface: null, cure: 1 }),
     }),
     output: z.object({
       touchDoseDays: dose,
       throughDoseDays: dose,
+      openDoseDays: dose,
+      setDoseDays: dose,
+      recoatDoseDays: dose,
       intrinsicTouchDays: z.number(),
+      factors: paintFactorsSchema
+        .extend({
+          groundFactor: z.number(),
+          underFactor: z.number().describe('of the film below'),
+          thicknessFactor: z.number(),
+          groundLoss: z.number().describe('L, share of its oil that the ground drinks'),
+        })
+        .nullable()
+        .describe('what touch-dry is made of; null for what dries otherwise than oil'),
       windows: z.object(
         Object.fromEntries(STAGES.map((stage) => [stage, windowSchema])) as Record<
           (typeof STAGES)[number],
@@ -91,26 +119,58 @@ export const dryVerb = (define: DefineVerb) =>
           weatherSigma: air.weatherSigma(laidAtMs, toMs),
         };
       });
-      const finish = finishWindows(constants, times, clock, SCHOOLS[school].recoat);
-      const windows = dryingWindows(STUDIO_HANDBOOK.constants, times, clock);
-      const told = ({ p10, p25, p50, p75, p90 }: (typeof windows)['set']) => ({
-        p10: iso(p10),
-        p25: iso(p25),
-        p50: iso(p50),
-        p75: iso(p75),
-        p90: iso(p90),
-      });
+      const finish = finishDoses(constants, times, SCHOOLS[school].recoat);
+      const doses = stageDoses(constants, times);
+      const told = (doseAt: (p: number) => number) => {
+        const { p10, p25, p50, p75, p90 } = windowOf(clock, doseAt);
+        const [p05, p95] = [0.05, 0.95].map((p) => clock.timeOf(doseAt(p))) as [
+          number | null,
+          number | null,
+        ];
+        return {
+          p05: iso(p05),
+          p10: iso(p10),
+          p25: iso(p25),
+          p50: iso(p50),
+          p75: iso(p75),
+          p90: iso(p90),
+          p95: iso(p95),
+        };
+      };
+      const stage = (dose: LogNormal) => told((p) => quantileOf(dose, p));
       const finer = filmTestDoses(STUDIO_HANDBOOK.constants, times);
+      const place = placeFactors(STUDIO_HANDBOOK, recipe.thicknessUm, below);
+      const toldDose = ({ median, sigma }: LogNormal) => ({
+        median,
+        sigma,
+        p05: quantileOf({ median, sigma }, 0.05),
+        p95: quantileOf({ median, sigma }, 0.95),
+      });
       const medianOf = (days: number): string | null => iso(clock.timeOf(days));
       return {
-        touchDoseDays: times.touch,
-        throughDoseDays: times.through,
+        touchDoseDays: toldDose(times.touch),
+        throughDoseDays: toldDose(times.through),
+        openDoseDays: toldDose(doses.openUntil),
+        setDoseDays: toldDose(doses.set),
+        recoatDoseDays: toldDose({ ...times.touch, median: finer.recoat }),
+        factors:
+          times.kind !== 'oil'
+            ? null
+            : {
+                ...paintFactors(film),
+                groundFactor: place.ground,
+                underFactor: place.under,
+                thicknessFactor: place.thickness,
+                groundLoss: below.surface
+                  ? groundLossFraction(STUDIO_HANDBOOK, film, below.surface)
+                  : 0,
+              },
         intrinsicTouchDays: times.intrinsicTouchDays,
         windows: {
-          openUntil: told(windows.openUntil),
-          set: told(windows.set),
-          touchDry: told(windows.touchDry),
-          throughDry: told(windows.throughDry),
+          openUntil: stage(doses.openUntil),
+          set: stage(doses.set),
+          touchDry: stage(doses.touchDry),
+          throughDry: stage(doses.throughDry),
         },
         filmTests: {
           dustFree: medianOf(finer.dustFree),

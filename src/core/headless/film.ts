@@ -1,8 +1,10 @@
 import { z } from 'zod';
-import { composition, filmOfRecipe, wetMixture } from '../film';
+import { ABSORBING_SURFACES, type AbsorbingSurface } from '@/data/grounds';
+import { composition, filmOfRecipe, groundLossFraction, wetMixture } from '../film';
 import { recipeSchema } from '../film/recipe';
 import { STUDIO_HANDBOOK } from '../handbook';
 import type { DefineVerb } from './define';
+import { paintFactors, paintFactorsSchema } from './factors';
 
 const fraction = z.number();
 
@@ -41,6 +43,10 @@ export const filmVerb = (define: DefineVerb) =>
       dryVolumesUm: z
         .record(z.string(), z.number())
         .describe('um of film by pigment key or "binder"'),
+      drying: paintFactorsSchema.describe('what its drying time is made of'),
+      groundLoss: z
+        .record(z.enum(ABSORBING_SURFACES), fraction)
+        .describe('L, the share of its drying oil that each ground drinks of a first coat'),
     }),
     run: (recipe) => {
       const wet = wetMixture(STUDIO_HANDBOOK, recipe);
@@ -51,6 +57,10 @@ export const filmVerb = (define: DefineVerb) =>
         wetThicknessUm: recipe.thicknessUm / figures.volumeSolids,
         dryThicknessUm: recipe.thicknessUm,
         dryVolumesUm: { ...film.pigments, binder: recipe.thicknessUm * figures.fatness },
+        drying: paintFactors(film),
+        groundLoss: Object.fromEntries(
+          ABSORBING_SURFACES.map((s) => [s, groundLossFraction(STUDIO_HANDBOOK, film, s)]),
+        ) as Record<AbsorbingSurface, number>,
       };
     },
   });

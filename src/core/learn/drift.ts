@@ -38,5 +38,5 @@ export function driftFeatures(drift: Drift, atMs: number): { features: Features;
 }
 
 /** What of the spread of the tables is left for a single coat once its factors have had theirs. */
-export const leftOver = (sheetVariance: number, factors: number, coat: number): number =>
-  Math.max(0, sheetVariance - factors - coat);
+export const leftOver = (sheetVariance: number, factors: number): number =>
+  Math.max(0, sheetVariance - factors);

@@ -33,8 +33,7 @@ export interface Explanation {
 
 /** A factor as strong as this is worth a word. */
 const WORTH_SAYING = Math.log(L.worthSaying);
-const MUTE =
-  /^(drift:|studio$|temperature$|thickness$|through|mixture$|alkyd-little$|over-half-dry$)/;
+const MUTE = /^(drift:|studio$|temperature$|thickness$|through)/;
 
 /**
  * What touch tests have taught, in figures that may be said. A factor is told only when its spread is under 0.7 of

@@ -10,7 +10,6 @@ export type Features = Record<string, number>;
 
 /** Factors with names of their own; paints and mediums add theirs as `paint:KEY`, `medium:KEY`. */
 export const STUDIO_FACTOR = 'studio';
-export const NEAT = 'medium:none';
 /** The factor by which a paint is told apart. @param tube tubeKey of the table, or own:id */
 export const paintFactor = (tube: string): string => `paint:${tube}`;
 
@@ -19,10 +18,7 @@ const PRIOR_SD: Record<string, number> = {
   thickness: L.thicknessSd,
   temperature: L.temperatureSd,
   alkyd: L.alkydSd,
-  'alkyd-little': L.alkydSd,
   'over-wet': L.overWetSd,
-  'over-half-dry': L.overWetSd,
-  mixture: L.paintSd,
   'damp-air': L.humiditySd,
   'dry-air': L.humiditySd,
   light: L.lightSd,
@@ -51,18 +47,14 @@ function binderParts(film: Constituents): { added: [string, number][]; total: nu
   return { added, total: binderVolume(film) };
 }
 
-/** What is missing to a loading of 1, so that a part and its rest together have the spread of the tables. */
-const rest = (sumOfSquares: number): number => Math.sqrt(Math.max(0, 1 - sumOfSquares));
-
 /**
  * The factors of a film and their loadings on the logarithm of its touch dose. Paints count by their share of the
  * binder (told from their share of the tube paint), a medium by min(1, share of its solids in the binder / 0.2),
- * split over what it is made of; the rest of that 1 is "neat".
+ * split over what it is made of.
  *
  * The tables give every mixture the spread of one paint, any alkyd the full spread of alkyd, any film on a wet one
- * that of wet below. What the loadings leave of these is the error of the table's own rule (how pigments mix, what a
- * little alkyd does), which is the same in all films of a studio: a factor of its own, so that it can be learned and
- * the spread before any test is that of the tables.
+ * that of wet below. What the loadings leave of these is a surplus of the tables: it is no factor, and narrows as what
+ * the factors leave in doubt does.
  */
 export function featuresOf(
   constants: Constants,
@@ -77,31 +69,21 @@ export function featuresOf(
   for (const [, volume] of added) addedTotal += volume;
   const addedShare = total === 0 ? 0 : addedTotal / total;
   let tubes = 0;
-  let squares = 0;
   for (const key in film.tubes) tubes += film.tubes[key]!;
   for (const key in film.tubes) {
     const share = tubes === 0 ? 0 : (film.tubes[key]! / tubes) * (1 - addedShare);
     if (share > 0) z[paintFactor(key)] = share;
-    squares += share * share;
   }
-  z.mixture = rest(squares);
   const medium = Math.min(1, addedShare / L.mediumFullShare);
   for (const [key, volume] of added)
     if (volume > 0) z[`medium:${key}`] = (medium * volume) / addedTotal;
-  if (medium < 1) z[NEAT] = 1 - medium;
   z.thickness = Math.log(thicknessUm / constants.referenceThicknessUm);
   z.temperature =
     (constants.sigmaActivationEnergyJ / constants.gasConstant) *
     (inverseKelvin(constants, climate.temperatureC) - 1 / constants.referenceTemperatureK);
   const alkyd = total === 0 ? 0 : (film.alkydTube + film.alkydMedium) / total;
-  if (alkyd > 0) {
-    z.alkyd = Math.min(1, L.alkydGain * alkyd);
-    z['alkyd-little'] = rest(z.alkyd ** 2);
-  }
-  if (below.cure < 1) {
-    z['over-wet'] = 1 - below.cure;
-    z['over-half-dry'] = rest(z['over-wet'] ** 2);
-  }
+  if (alkyd > 0) z.alkyd = Math.min(1, L.alkydGain * alkyd);
+  if (below.cure < 1) z['over-wet'] = 1 - below.cure;
   if (climate.relativeHumidityPct > constants.sigmaHumidityHighPct) z['damp-air'] = 1;
   if (climate.relativeHumidityPct < constants.sigmaHumidityLowPct) z['dry-air'] = 1;
   if (climate.light !== 'room') z.light = 1;

@@ -1,11 +1,15 @@
 import { choleskyFactor, choleskyInverse, choleskySolve, logDeterminant } from './cholesky';
-import { COAT_SD_GRID, LEARNING as L } from '@/data/learning';
+import { COAT_SD_GRID, LEARNING as L, WANDER_GRID } from '@/data/learning';
 import { filmLogLikelihood, STUDIO_NOISE, type Noise } from './likelihood';
 import type { Problem, Site } from './problem';
 
 /** The posterior of the factors for one spread of a single coat. */
 export interface Fit {
   coatSd: number;
+  /** How much more readily the studio wanders than usual. */
+  wander: number;
+  /** Prior of the factors in this fit. */
+  priorSd: Float64Array;
   mean: Float64Array;
   /** Row by row. */
   covariance: Float64Array;
@@ -29,35 +33,35 @@ const FLATTEST = 1e-6;
 const MOST_STEPS = 60;
 const MOST_HALVINGS = 25;
 /** A gain of log posterior that is nothing beside the 1/2 that one standard deviation costs. */
-const SMALL_GAIN = 3e-3;
+const SMALL_GAIN = 1e-3;
 
 interface Curved {
   value: number;
   gradient: Float64Array;
   /** Z' diag(w) Z + the prior's precision, with w kept above nothing so that every step climbs. */
   precision: Float64Array;
+  /** Sites whose w was kept so, and by how much: the true precision, which need not be positive definite, is less. */
+  kept: { site: Site; by: number }[];
 }
 
-/**
- * Height, slope and curvature of the log posterior at a point.
- * @param kept least curvature of a site; -Infinity for the true one, which need not be positive definite
- */
+/** Height, slope and curvature of the log posterior at a point. */
 function curvature(
   { sites, priorSd }: Problem,
   theta: Float64Array,
   coatSd: number,
   noise: Noise,
-  kept = FLATTEST,
 ): Curved {
   const n = theta.length;
   const lower = new Float64Array(n * n);
   const gradient = new Float64Array(n);
+  const kept: Curved['kept'] = [];
   let value = 0;
   for (const site of sites) {
     filmLogLikelihood(site.tests, siteMean(site, theta), siteSd(site, coatSd), noise, out);
     value += out[0]!;
     const score = out[1]!;
-    const w = Math.max(-out[2]!, kept);
+    const w = Math.max(-out[2]!, FLATTEST);
+    if (w > -out[2]!) kept.push({ site, by: w + out[2]! });
     const { factor, loading } = site;
     for (let a = 0; a < factor.length; a++) {
       const i = factor[a]!;
@@ -73,7 +77,7 @@ function curvature(
     gradient[i]! -= own * theta[i]!;
     lower[i * n + i]! += own;
   }
-  return { value, gradient, precision: lower };
+  return { value, gradient, precision: lower, kept };
 }
 
 /**
@@ -92,6 +96,9 @@ export function climb(
     const factor = choleskyFactor(here.precision, theta.length);
     if (!factor) return here;
     const direction = choleskySolve(factor, theta.length, here.gradient);
+    // What a whole step promises to gain. Near the top no step climbs by more than rounding, and none need be tried.
+    const promised = 0.5 * direction.reduce((s, x, k) => s + x * here.gradient[k]!, 0);
+    if (promised < smallGain) return here;
     let by = 1;
     let next: Curved | null = null;
     for (let halving = 0; halving < MOST_HALVINGS; halving++) {
@@ -105,52 +112,125 @@ export function climb(
       by /= 2;
     }
     if (!next) return here;
-    const gain = next.value - here.value;
     here = next;
-    if (gain < smallGain) return here;
   }
   return here;
 }
+
+/** The precision as it is, without what was kept above nothing. */
+function truePrecision({ precision, kept }: Curved, n: number): Float64Array {
+  if (kept.length === 0) return precision;
+  const lower = Float64Array.from(precision);
+  for (const { site, by } of kept)
+    for (let a = 0; a < site.factor.length; a++)
+      for (let b = 0; b <= a; b++)
+        lower[site.factor[a]! * n + site.factor[b]!]! -= by * site.loading[a]! * site.loading[b]!;
+  return lower;
+}
+
+const sumOfLogs = (values: Float64Array): number => values.reduce((s, x) => s + Math.log(x), 0);
 
 function finish(
   problem: Problem,
   mean: Float64Array,
   coatSd: number,
-  noise: Noise,
   here: Curved,
+  wander: Wander,
 ): Fit {
-  const { precision } = curvature(problem, mean, coatSd, noise, -Infinity);
   const n = mean.length;
-  const factor = choleskyFactor(precision, n) ?? choleskyFactor(here.precision, n)!;
-  const priorLogs = problem.priorSd.reduce((s, sd) => s + Math.log(sd), 0);
+  const factor = choleskyFactor(truePrecision(here, n), n) ?? choleskyFactor(here.precision, n)!;
+  const priorLogs = sumOfLogs(problem.priorSd);
   const spread = Math.log(coatSd / L.coatSd) / L.coatSdSpread;
   return {
     coatSd,
     mean: Float64Array.from(mean),
     covariance: choleskyInverse(factor, n),
-    weight: here.value - 0.5 * logDeterminant(factor, n) - priorLogs - 0.5 * spread ** 2,
+    wander: wander.scale,
+    priorSd: problem.priorSd,
+    weight:
+      here.value -
+      0.5 * logDeterminant(factor, n) -
+      priorLogs -
+      0.5 * spread ** 2 +
+      Math.log(wander.chance),
   };
 }
+
+type Wander = (typeof WANDER_GRID)[number];
+const [STEADY, ...RESTLESS] = WANDER_GRID;
+
+/** The prior of the factors in a studio that wanders more readily. */
+const wandering = ({ priorSd, factors }: Problem, { scale }: Wander): Float64Array =>
+  priorSd.map((sd, i) => (factors[i]!.startsWith('drift:') ? sd * scale : sd));
+
+/**
+ * The fit of a studio that wanders more readily, from that of a steady one: by a normal the likelihood is as good as
+ * known near the top, so only the prior is put in the place of the other.
+ */
+function restlessFrom(problem: Problem, steady: Fit, wander: Wander): Fit {
+  const n = steady.mean.length;
+  const priorSd = wandering(problem, wander);
+  const before = choleskyFactor(steady.covariance, n)!;
+  const precision = choleskyInverse(before, n);
+  // What the tests say by themselves: precision times mean, for the prior's mean is nothing.
+  const said = new Float64Array(n);
+  for (let i = 0; i < n; i++)
+    for (let j = 0; j < n; j++) said[i]! += precision[i * n + j]! * steady.mean[j]!;
+  for (let i = 0; i < n; i++) precision[i * n + i]! += priorSd[i]! ** -2 - steady.priorSd[i]! ** -2;
+  const factor = choleskyFactor(precision, n);
+  if (!factor) return { ...steady, wander: wander.scale, weight: -Infinity };
+  const mean = choleskySolve(factor, n, said);
+  const gain = said.reduce((s, x, k) => s + 0.5 * x * (mean[k]! - steady.mean[k]!), 0);
+  return {
+    coatSd: steady.coatSd,
+    wander: wander.scale,
+    priorSd,
+    mean,
+    covariance: choleskyInverse(factor, n),
+    weight:
+      steady.weight +
+      gain -
+      0.5 * (logDeterminant(factor, n) + logDeterminant(before, n)) -
+      (sumOfLogs(priorSd) - sumOfLogs(steady.priorSd)) +
+      Math.log(wander.chance / STEADY.chance),
+  };
+}
+
+/** From this chance on a studio that wanders is asked of the tests themselves. */
+const WORTH_CLIMBING = 0.2;
 
 /** The reading noise to begin with: the likelihood is smooth there, and has one top. */
 const SMOOTH_NOISE = 0.3;
 
 /**
  * Posterior of the factors for each spread of the grid, by Laplace's method. The usual spread is climbed first, and
- * the others from the top of their neighbour, which is near theirs.
+ * the others from the top of their neighbour, which is near theirs. Where time has passed, a studio that changes its
+ * pace more than usual is asked as well; the tests say how likely that is.
  */
 export function fitAll(problem: Problem, noise: Noise = STUDIO_NOISE): Fit[] {
   const first = new Float64Array(problem.factors.length);
   climb(problem, first, L.coatSd, { ...noise, r: SMOOTH_NOISE }, 100 * SMALL_GAIN);
-  const from = (start: Float64Array, coatSd: number): Fit => {
+  const from = (start: Float64Array, coatSd: number, wander: Wander = STEADY): Fit => {
     const theta = Float64Array.from(start);
-    const top = climb(problem, theta, coatSd, noise, SMALL_GAIN);
-    return finish(problem, theta, coatSd, noise, top);
+    const of = wander === STEADY ? problem : { ...problem, priorSd: wandering(problem, wander) };
+    const top = climb(of, theta, coatSd, noise, SMALL_GAIN);
+    return finish(of, theta, coatSd, top, wander);
   };
   const [narrow, usual, wide, widest] = COAT_SD_GRID;
   const atUsual = from(first, usual);
   const atWide = from(atUsual.mean, wide);
-  return [from(atUsual.mean, narrow), atUsual, atWide, from(atWide.mean, widest)];
+  const steady = [from(atUsual.mean, narrow), atUsual, atWide, from(atWide.mean, widest)];
+  if (problem.drift.steps === 0) return steady;
+  const likeliest = steady.reduce((a, b) => (b.weight > a.weight ? b : a));
+  const restless = RESTLESS.map((wander) => restlessFrom(problem, likeliest, wander));
+  const chances = chancesOf([...steady, ...restless]).slice(steady.length);
+  // What may well be so is climbed to in earnest.
+  return [
+    ...steady,
+    ...restless.map((fit, k) =>
+      chances[k]! > WORTH_CLIMBING ? from(fit.mean, fit.coatSd, RESTLESS[k]!) : fit,
+    ),
+  ];
 }
 
 /** Chances of the fits: their evidence, made to sum to 1. */

@@ -1,10 +1,17 @@
-import { COAT_SD_GRID, LEARNING as L, OPEN_OVER_TOUCH } from '@/data/learning';
-import { TOLD } from '../drying';
+import { LEARNING as L, OPEN_OVER_TOUCH } from '@/data/learning';
+import { DAY_MS, TOLD } from '../drying';
 import type { FilmEvidence } from './evidence';
 import { chancesOf, fitAll, PRIOR_COAT_VARIANCE, siteSd, type Fit } from './fit';
 import type { Learned } from './learned';
 import { answerChance, filmLogLikelihood, STUDIO_NOISE, type IntervalTest } from './likelihood';
 import { problemOf, type Problem, type Site } from './problem';
+
+/** A fit less likely than this changes no figure that is told. */
+const LEAST_CHANCE = 0.01;
+function worthKeeping(fits: Fit[]): Fit[] {
+  const chances = chancesOf(fits);
+  return fits.filter((_, i) => chances[i]! >= LEAST_CHANCE);
+}
 
 /** The posterior over all spreads of a coat, put together. */
 interface Combined {
@@ -12,6 +19,8 @@ interface Combined {
   /** Row by row. */
   covariance: Float64Array;
   coatVariance: number;
+  /** Factor on the usual wandering of the studio. */
+  wander: number;
 }
 
 function combine({ factors }: Problem, fits: Fit[], chances: number[]): Combined {
@@ -30,7 +39,8 @@ function combine({ factors }: Problem, fits: Fit[], chances: number[]): Combined
   return {
     mean,
     covariance,
-    coatVariance: COAT_SD_GRID.reduce((s, sd, i) => s + chances[i]! * sd * sd, 0),
+    coatVariance: fits.reduce((s, fit, i) => s + chances[i]! * fit.coatSd ** 2, 0),
+    wander: Math.sqrt(fits.reduce((s, fit, i) => s + chances[i]! * fit.wander ** 2, 0)),
   };
 }
 
@@ -50,15 +60,15 @@ const out = new Float64Array(3);
  * all spreads more may be taken than ever was in it, and what is left has no end. Never less is known than before any
  * test.
  */
-function cavityOf({ priorSd }: Problem, site: Site, fits: Fit[], chances: number[]): Cavity[] {
+function cavityOf(site: Site, fits: Fit[], chances: number[]): Cavity[] {
   const { factor, loading } = site;
-  let prior = 0;
-  for (let a = 0; a < factor.length; a++) prior += (loading[a]! * priorSd[factor[a]!]!) ** 2;
   const found = fits.map((fit, f): Cavity => {
     let eta = 0;
     let variance = 0;
+    let prior = 0;
     for (let a = 0; a < factor.length; a++) {
       eta += loading[a]! * fit.mean[factor[a]!]!;
+      prior += (loading[a]! * fit.priorSd[factor[a]!]!) ** 2;
       for (let b = 0; b < factor.length; b++)
         variance +=
           loading[a]! * loading[b]! * fit.covariance[factor[a]! * fit.mean.length + factor[b]!]!;
@@ -105,13 +115,30 @@ function withTests({ tests, last }: Site, cavity: Cavity[], widen: number): With
     return { mean, sd, height: chance / sd };
   });
   const seen = tests[last]!;
-  const from = Math.min(seen.d, ...parts.map((p) => p.mean)) - GRID_REACH * parts[0]!.sd;
-  const to = Math.max(leastDose(seen), ...parts.map((p) => p.mean)) + GRID_REACH * parts.at(-1)!.sd;
+  const reach = GRID_REACH * Math.max(...parts.map((p) => p.sd));
+  const from = Math.min(seen.d, ...parts.map((p) => p.mean)) - reach;
+  const to = Math.max(leastDose(seen), ...parts.map((p) => p.mean)) + reach;
   const step = (to - from) / (GRID_POINTS - 1);
-  const grid = Float64Array.from({ length: GRID_POINTS }, (_, i) => from + i * step);
-  const mass = grid.map((y) =>
-    parts.reduce((s, p) => s + p.height * Math.exp(-0.5 * ((y - p.mean) / p.sd) ** 2), 0),
-  );
+  const grid = new Float64Array(GRID_POINTS);
+  for (let i = 0; i < GRID_POINTS; i++) grid[i] = from + i * step;
+  const mass = new Float64Array(GRID_POINTS);
+  for (const { mean, sd, height } of parts) {
+    // A normal on an even grid: each point is the one before times a factor that itself shrinks evenly.
+    const u = (from - mean) / sd;
+    const v = step / sd;
+    let value = height * Math.exp(-0.5 * u * u);
+    let factor = Math.exp(-v * (u + 0.5 * v));
+    const shrinks = Math.exp(-v * v);
+    if (value === 0 || !Number.isFinite(factor)) {
+      for (let i = 0; i < GRID_POINTS; i++) mass[i]! += height * Math.exp(-0.5 * (u + i * v) ** 2);
+      continue;
+    }
+    for (let i = 0; i < GRID_POINTS; i++) {
+      mass[i]! += value;
+      value *= factor;
+      factor *= shrinks;
+    }
+  }
   const chances = tests.map((t) =>
     grid.map((y, i) => {
       const chance = answerChance(t, y, STUDIO_NOISE);
@@ -150,18 +177,25 @@ const WIDENINGS = Array.from({ length: L.widenSteps }, (_, i) => 1 + i * L.widen
 
 const STRICT_NOISE = { ...STUDIO_NOISE, eps: STUDIO_NOISE.eps * L.misreadExcuse };
 
-/** The widening that would have made the past forecasts most likely. */
+/** The widening that would have made the past forecasts most likely, the late ones above all. */
 function wideningOf(sites: { site: Site; cavity: Cavity[] }[]): number {
-  const forecasts = sites.map(({ site, cavity }) => ({ site, ...asOne(cavity) }));
+  const latest = Math.max(...sites.flatMap(({ site }) => site.testedAt));
+  const forecasts = sites.map(({ site, cavity }) => ({
+    site,
+    weights: site.testedAt.map(
+      (at) => 0.5 ** ((latest - at) / (L.scoreHalfLifeDays * DAY_MS)) / site.tests.length,
+    ),
+    ...asOne(cavity),
+  }));
   const score = (widen: number): number => {
     const prior = -0.5 * (Math.log(widen) / L.widenSpread) ** 2;
-    return forecasts.reduce((s, { site, mean, sd }) => {
+    return forecasts.reduce((s, { site, weights, mean, sd }) => {
       return (
         s +
-        site.tests.reduce((sum, test) => {
+        site.tests.reduce((sum, test, j) => {
           const strict = { ...test, floor: test.floor * L.misreadExcuse };
           filmLogLikelihood([strict], mean, widen * sd, STRICT_NOISE, out);
-          return sum + out[0]! / site.tests.length;
+          return sum + weights[j]! * out[0]!;
         }, 0)
       );
     }, prior);
@@ -203,15 +237,15 @@ export const NOTHING_LEARNED: Learned = {
  * for the same evidence.
  */
 export function learn(evidence: FilmEvidence[]): Learning {
-  const problem = problemOf(evidence, PRIOR_COAT_VARIANCE);
+  const problem = problemOf(evidence);
   const tests = new Set(problem.sites.flatMap((s) => s.testIds)).size;
   if (tests === 0) return { learned: NOTHING_LEARNED, conflicts: [] };
-  const fits = fitAll(problem);
+  const fits = worthKeeping(fitAll(problem));
   const spreads = chancesOf(fits);
   const combined = combine(problem, fits, spreads);
   const sites = problem.sites.map((site) => ({
     site,
-    cavity: cavityOf(problem, site, fits, spreads),
+    cavity: cavityOf(site, fits, spreads),
   }));
   const widen = wideningOf(sites);
   const films: Learned['films'] = {};
@@ -242,7 +276,7 @@ export function learn(evidence: FilmEvidence[]): Learning {
       coatVariance: combined.coatVariance,
       coatVariancePrior: PRIOR_COAT_VARIANCE,
       widen,
-      drift: problem.drift,
+      drift: { ...problem.drift, sd: problem.drift.sd * combined.wander },
       films,
     },
     conflicts,

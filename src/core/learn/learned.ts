@@ -63,11 +63,11 @@ function updated(
   share: number,
 ): LogNormal {
   const prior = priorVariance(features);
-  const extra = leftOver(tables.sigma ** 2, prior, coat.prior);
   const { mean, variance } = factorsSay(learned, { ...features, ...wander });
-  const now = variance + coat.now + extra + beyond * (share * learned.drift.sd) ** 2;
-  // Before any test this is 1: the windows are then those of the tables, whatever the split says.
-  const ratio = Math.min(1, now / (prior + coat.prior + extra));
+  const now = variance + coat.now + beyond * (share * learned.drift.sd) ** 2;
+  // Before any test this is 1: the windows are then those of the tables, whatever the split says; what the tables allow
+  // beyond the split narrows in proportion.
+  const ratio = Math.min(1, now / (prior + coat.prior));
   return {
     median: tables.median * Math.exp(mean),
     sigma: tables.sigma * Math.sqrt(ratio) * learned.widen,
@@ -108,13 +108,16 @@ export function learnedTimes(
     { now: learned.coatVariance, prior: learned.coatVariancePrior },
     1,
   );
+  // Of through-dry what no factor says is the coat's own, and no test has told it yet.
+  const asThrough = throughFeatures(features);
+  const ownOfCoat = leftOver(times.through.sigma ** 2, priorVariance(asThrough));
   const dry = updated(
     learned,
     times.through,
-    throughFeatures(features),
+    asThrough,
     through,
     beyond,
-    { now: 0, prior: 0 },
+    { now: ownOfCoat, prior: ownOfCoat },
     L.throughLoading,
   );
   const touchDry = withOwnTests(own?.touch, touch);

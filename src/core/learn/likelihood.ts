@@ -73,6 +73,18 @@ const SLOPES = Float64Array.from(
   (_, i) => density(i / TABLE_STEPS - TABLE_REACH) / TABLE_STEPS,
 );
 
+/** The slope of that table's own curve, so that value and derivative belong together. */
+function tabledDensity(u: number): number {
+  if (u <= -TABLE_REACH || u >= TABLE_REACH) return 0;
+  const at = (u + TABLE_REACH) * TABLE_STEPS;
+  const i = Math.floor(at);
+  const t = at - i;
+  const rise = TABLE[i + 1]! - TABLE[i]!;
+  const p = SLOPES[i]!;
+  const q = SLOPES[i + 1]!;
+  return TABLE_STEPS * (p + t * (2 * (3 * rise - 2 * p - q) + 3 * t * (p + q - 2 * rise)));
+}
+
 function tabledCdf(u: number): number {
   if (u <= -TABLE_REACH) return 0;
   if (u >= TABLE_REACH) return 1;
@@ -145,6 +157,7 @@ export function filmLogLikelihood(
   } else {
     const sure = 1 - eps;
     const per = 1 / r;
+    const slope = eps === 0 ? density : tabledDensity;
     for (let q = 0; q < NODES.length; q++) {
       const y = mean + sd * NODES[q]!;
       let p = WEIGHTS[q]!;
@@ -160,8 +173,8 @@ export function filmLogLikelihood(
           p *= Math.max((a > 0 ? sure : 0) - (b > 0 ? sure : 0) + test.floor, LEAST);
           continue;
         }
-        const fa = aNear ? density(a) : 0;
-        const fb = bNear ? density(b) : 0;
+        const fa = aNear ? slope(a) : 0;
+        const fb = bNear ? slope(b) : 0;
         const between =
           eps === 0
             ? normalBetween(a, b)

@@ -11,6 +11,8 @@ export interface Site {
   tests: IntervalTest[];
   /** Which of the film's tests each is. */
   testIds: string[];
+  /** When each was made, ms. */
+  testedAt: number[];
   /** The latest of the tests: what was seen last. */
   last: number;
   /** Factors by index, rising, and their loadings. */
@@ -18,7 +20,7 @@ export interface Site {
   loading: Float64Array;
   /** Logarithm of the dose of the tables. */
   tables: number;
-  /** Variance of its own beside that of any coat: what the tables allow and no factor explains. */
+  /** Variance of its own beside that of any coat: of through-dry, what the tables allow and no factor explains. */
   extra: number;
 }
 
@@ -29,8 +31,8 @@ export interface Problem {
   drift: Drift;
 }
 
-/** @param coatVariance of a single coat, by the prior */
-export function problemOf(evidence: FilmEvidence[], coatVariance: number): Problem {
+/** The tests of all films as sites, and the factors they share. */
+export function problemOf(evidence: FilmEvidence[]): Problem {
   const index = new Map<string, number>();
   const drift = driftOf(evidence);
   const sites: Site[] = [];
@@ -46,11 +48,11 @@ export function problemOf(evidence: FilmEvidence[], coatVariance: number): Probl
     features: Features,
     tests: { interval: IntervalTest; id: string; atMs: number }[],
     tables: { median: number; sigma: number },
-    coat: number,
     wander: Features,
   ): void => {
     if (tests.length === 0) return;
-    const extra = leftOver(tables.sigma ** 2, priorVariance(features), coat);
+    // Touch-dry has the spread of a coat to itself, and that is asked; through-dry has what no factor says.
+    const extra = stage === 'touch' ? 0 : leftOver(tables.sigma ** 2, priorVariance(features));
     const all = Object.entries({ ...features, ...wander })
       .filter(([, v]) => v !== 0)
       .map(([key, value]): [number, number] => [indexOf(key), value])
@@ -60,6 +62,7 @@ export function problemOf(evidence: FilmEvidence[], coatVariance: number): Probl
       stage,
       tests: tests.map((t) => t.interval),
       testIds: tests.map((t) => t.id),
+      testedAt: tests.map((t) => t.atMs),
       last: tests.reduce((at, t, k) => (t.atMs >= tests[at]!.atMs ? k : at), 0),
       factor: Int32Array.from(all, ([index]) => index),
       loading: Float64Array.from(all, ([, value]) => value),
@@ -80,7 +83,6 @@ export function problemOf(evidence: FilmEvidence[], coatVariance: number): Probl
       film.features,
       of((t) => touchInterval(t, film.setOverTouch)),
       film.touch,
-      coatVariance,
       wander,
     );
     const through = throughFeatures(film.features);
@@ -93,7 +95,6 @@ export function problemOf(evidence: FilmEvidence[], coatVariance: number): Probl
       through,
       of((t) => twistInterval(t)),
       film.through,
-      0,
       wandered,
     );
   });

@@ -33,7 +33,6 @@ const OTHER_NAMES: Record<string, string> = {
   'dry-air': 'films in dry air',
   light: 'films out of the daylight',
   'unknown-oil': 'paints of unknown make',
-  'medium:none': 'neat paint',
   'medium:alkyd': 'alkyd medium',
   'medium:resin': 'resin medium',
   'medium:wax': 'wax medium',

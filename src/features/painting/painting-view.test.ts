@@ -35,6 +35,29 @@ test('the whole painting in one sentence', () => {
   expect(overall(see(notched)).words).toBe('No column holds. A coat pinches in: jars, wall.');
 });
 
+test('what is said of the whole never stands above what the rules say, or what cannot be told', () => {
+  const cautioned = stackOf([recipe(WHITE, 0.3, [part('stand-oil')], 50)]);
+  expect(ruleNotes(see(cautioned)).length).toBe(1);
+  expect(overall(see(cautioned))).toEqual({
+    words: 'No coat pinches in, but there is a caution below.',
+    broken: false,
+  });
+  const close = stackOf([recipe([tube('cadmium-red')], 0, [], 50), recipe(WHITE, 0, [], 50)]);
+  expect(overall(see(close)).words).toMatch(/^No coat pinches in, but one is too close to call/);
+});
+
+test('a step that narrows and is let off says why', () => {
+  const umber = recipe([tube('burnt-umber')], 0.3, [part('linseed-refined')], 10);
+  const stained = stackOf([umber, recipe(WHITE, 0, [], 50)], [{}, { onto: 'through-dry' }]);
+  const [jars] = columnsOf(see(stained), NOW_MS);
+  expect(jars!.steps.map((s) => s.letOff)).toEqual([
+    null,
+    'the stain below is thin and dry through',
+  ]);
+  const [pinched] = columnsOf(see(notched), NOW_MS);
+  expect(pinched!.steps.map((s) => s.letOff)).toEqual([null, null]);
+});
+
 test('every trouble says where, which coat, and what a painter would say of it', () => {
   expect(troublesOf(see(sound))).toEqual([]);
   expect(troublesOf(see(half))).toEqual([

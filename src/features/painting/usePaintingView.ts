@@ -1,4 +1,5 @@
 import {
+  verdictOf,
   type Painting,
   type PaintingAssessment,
   type PassageAssessment,
@@ -8,8 +9,10 @@ import { todayRow } from '@/core/today';
 import { SCHOOLS } from '@/core/schools';
 import { findingsByRule, isBroken, toldLayer, type ToldFinding } from '@/core/tell';
 import { columnWords } from '@/features/due-words';
-import { groundDrawing, stackSteps, stackState } from '@/features/film-view';
+import { groundDrawing, stackState } from '@/features/film-view';
+import { stackSteps } from '@/features/stack-steps';
 import type { Column } from '@/ui/film/FilmColumns';
+import { listed } from '@/ui/words';
 
 export interface Trouble {
   passageId: string;
@@ -52,13 +55,43 @@ export const troublesOf = ({ painting, passages }: PaintingAssessment): Trouble[
     [passage.base, ...passage.spots].flatMap((stack) => troubleIn(passage, stack, painting)),
   );
 
+/** Coats of which the school cannot say whether they hold. */
+const undecidedIn = ({ painting, passages }: PaintingAssessment): number =>
+  new Set(
+    passages.flatMap(({ base, spots }) =>
+      [base, ...spots].flatMap(({ layers }) =>
+        layers
+          .filter((layer) => verdictOf(layer, painting.school)?.verdict === 'undecided')
+          .map((layer) => layer.film.key),
+      ),
+    ),
+  ).size;
+
 const NUMBER = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight'];
 
 /** The whole painting in one sentence. */
 export function overall(assessment: PaintingAssessment): { words: string; broken: boolean } {
   const troubled = new Set(troublesOf(assessment).map((t) => t.passageId));
   const sound = assessment.passages.length - troubled.size;
-  if (troubled.size === 0) return { words: 'Every column holds as it rises.', broken: false };
+  if (troubled.size === 0) {
+    const cautions = ruleNotes(assessment).length;
+    const open = undecidedIn(assessment);
+    const besides = [
+      ...(open === 0
+        ? []
+        : [open === 1 ? 'one is too close to call' : `${open} are too close to call`]),
+      ...(cautions === 0
+        ? []
+        : [cautions === 1 ? 'there is a caution below' : `there are ${cautions} cautions below`]),
+    ];
+    return {
+      words:
+        besides.length === 0
+          ? 'Every column holds as it rises.'
+          : `No coat pinches in, but ${listed(besides)}.`,
+      broken: false,
+    };
+  }
   const names = assessment.passages
     .filter((p) => troubled.has(p.passage.id))
     .map((p) => p.passage.name);

@@ -1,13 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import {
-  coreSteps,
-  groundDrawing,
-  groundName,
-  stackSteps,
-  SUPPORT_NAME,
-} from '@/features/film-view';
+import { coreSteps, groundDrawing, groundName, SUPPORT_NAME } from '@/features/film-view';
+import { stackSteps } from '@/features/stack-steps';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { sizeWords } from '@/features/units';
 import { SCHOOLS } from '@/core/schools';

@@ -55,7 +55,6 @@ test('factors are called as the painter calls them', () => {
   expect(name('paint:raw-umber|linseed')).toBe('raw umber');
   expect(name('paint:raw-umber|walnut')).toBe('raw umber in walnut');
   expect(name('medium:stand-oil')).toBe('stand oil');
-  expect(name('medium:none')).toBe('neat paint');
   expect(name('paint:raw-umber|linseed#before')).toMatch(/before it was forgotten/);
 });
 

@@ -4,6 +4,7 @@ import { GoTo } from '../GoTo';
 import { Text } from '../Text';
 import { colour, font, space } from '../tokens';
 import { measureRange, scaleFor, stackBands, type Band } from './geometry';
+import { LetOff } from './section-parts';
 import { StateTag } from './StateSwatch';
 import type { FilmState, FilmStep, GroundDrawing } from './step';
 import { Support } from './Support';
@@ -159,6 +160,7 @@ function StairBand({ band, below, x, texture, brokenFill }: StairBandProps) {
         fill="none"
         {...(planned ? { strokeDasharray: '5 4' } : {})}
       />
+      <LetOff band={band} below={below} x={x} />
       {notch > 0 ? (
         <Rect
           x={x + width}

@@ -120,6 +120,13 @@ export function FilmSection(props: Props) {
           />
         ))}
       </View>
+      {steps
+        .filter((step) => step.letOff)
+        .map((step) => (
+          <Text key={step.key} size="small" tone="ink2">
+            {`${step.name} is narrower than what it lies on, and let off: ${step.letOff}.`}
+          </Text>
+        ))}
     </View>
   );
 }

@@ -89,6 +89,24 @@ export function CutBand({
 const notchWidth = (band: Band, below: Band | null): number =>
   Math.max(12, (below?.width ?? 0) - band.width);
 
+/** What is missing against the film below, and let off: an outline only. */
+export function LetOff({ band, below, x }: { band: Band; below: Band | null; x: number }) {
+  if (!band.step.letOff || !below || below.width <= band.width) return null;
+  return (
+    <Rect
+      x={x + band.width}
+      y={band.y + 1}
+      width={below.width - band.width}
+      height={Math.max(3, band.height - 2)}
+      fill="none"
+      stroke={colour.ink2}
+      strokeWidth={1.2}
+      strokeDasharray="1.5 3.5"
+      strokeLinecap="round"
+    />
+  );
+}
+
 export function StairStep({
   band,
   below,
@@ -124,6 +142,7 @@ export function StairStep({
           {...(planned ? { strokeDasharray: '5 4' } : {})}
         />
       )}
+      <LetOff band={band} below={below} x={x} />
       {notch > 0 ? (
         <Rect
           x={x + width}

@@ -29,6 +29,8 @@ export interface FilmStep {
   state: FilmState;
   /** The chosen school refuses it: a notch. */
   broken: boolean;
+  /** It is narrower than the film below, and the school lets it off: why. */
+  letOff?: string | null;
 }
 
 /** What lies under the first film. */
