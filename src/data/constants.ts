@@ -105,7 +105,19 @@ const HANDBOOK_ROWS = {
   ),
   cloveOilMaxPct: row(3, 'wt % of the mixture', 'beyond it nobody has tried; judgement', 'low'),
   drierFactorMin: row(0.1, '1', 'floor of the product of all driers; ' + JUDGEMENT, 'low'),
+  /** Of a thin film; thicker paint is moved by the brush while only its skin has begun to close. */
   openOverTouch: row(0.35, '1', TRADE, 'low'),
+  openThinUm: row(25, 'um', 'up to here as a thin film; judgement', 'low'),
+  openThicknessExponent: row(
+    0.35,
+    '1',
+    'body colour of 60 to 100 um still blends next day: common practice, no source',
+    'low',
+  ),
+  openPigmentExponent: row(0.1, '1', 'driers in the pigment skin it sooner; judgement', 'low'),
+  /** However thick, it is open for so much of the time until it turns tacky, at most. */
+  openMaxOfSet: row(0.8, '1', JUDGEMENT, 'low'),
+  sigmaOpen: row(0.2, 'ln of the share', 'brush and patience differ; judgement', 'low'),
   setOverTouch: row(0.7, '1', STAGE_ORDER, 'low'),
   /** In slow oil alone; an oil is slow that takes so long to be touch-dry. */
   setOverTouchSlow: row(0.4, '1', TRADE, 'low'),

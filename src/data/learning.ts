@@ -80,16 +80,18 @@ export type Finding = (typeof FINDINGS)[number];
 const HARD = C.dryHardOverTouch.value;
 
 /**
- * Between which multiples of its touch-dry dose a film is found so; `set` is where it turns tacky. The finger hardly tells set from tacky, and a thumb
+ * Between which multiples of its touch-dry dose a film is found so; `set` is where it turns tacky, `open` up to where
+ * a brush moves it. The finger hardly tells set from tacky, and a thumb
  * twist says more than a nail. Paint that blends under the brush is wet to the finger as well: it says more.
  */
 export const findingRange = (
   finding: Finding,
   set: number = C.setOverTouch.value,
+  open: number = C.openOverTouch.value,
 ): readonly [from: number, to: number] =>
   (
     ({
-      'still blends': [0, OPEN_OVER_TOUCH],
+      'still blends': [0, open],
       wet: [0, set],
       set: [set, 1],
       tacky: [set, 1],
@@ -98,9 +100,6 @@ export const findingRange = (
       'through-dry': [HARD, Infinity],
     }) as const
   )[finding];
-
-/** Paint that is found to blend is below this share of its touch-dry dose. */
-export const OPEN_OVER_TOUCH = C.openOverTouch.value;
 
 /** Answers that a finger tells apart: what a misread one may have been. */
 export const FINDING_KINDS = 4;

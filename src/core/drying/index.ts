@@ -39,6 +39,7 @@ export {
   dryState,
   FILM_TEST_STAGES,
   filmTestDoses,
+  openDose,
   stageDoses,
   STAGES,
   windowOf,

@@ -31,6 +31,8 @@ export interface DryingTimes {
   alkydFactor: number;
   /** Where set ends and tacky begins, as a share of touch-dry: slow oils stay tacky for long. */
   setOverTouch: number;
+  /** Up to where a brush still moves it, as a share of touch-dry. */
+  openOverTouch: number;
   /** Doses in reference-days (acrylic: days at 50 % RH). */
   touch: LogNormal;
   through: LogNormal;
@@ -121,6 +123,7 @@ function acrylicTimes(handbook: Handbook, thicknessUm: number): DryingTimes {
     intrinsicTouchDays: c.acrylicTouchDays,
     alkydFactor: 1,
     setOverTouch: c.setOverTouch,
+    openOverTouch: c.openOverTouch,
     touch,
     through: touch,
   };
@@ -185,6 +188,23 @@ export function setOverTouch(handbook: Handbook, film: Constituents): number {
 }
 
 /**
+ * Up to where a film is open, as a share of its touch-dry dose: the brush mixes what is liquid below a skin, so body
+ * colour stays open for longer than a wash of it; pigments that dry the oil close the skin sooner; and never longer than
+ * most of the way to tacky. Practice: thickish earths over dry acrylic still blend next day, an earth wash for hours.
+ * @param thicknessUm dry, as laid
+ */
+export function openOverTouch(
+  { constants: c }: Handbook,
+  film: Constituents,
+  thicknessUm: number,
+  set: number,
+): number {
+  const thick = Math.max(1, thicknessUm / c.openThinUm) ** c.openThicknessExponent;
+  const pigment = Math.min(1, pigmentFactor(film)) ** c.openPigmentExponent;
+  return Math.min(c.openMaxOfSet * set, c.openOverTouch * thick * pigment);
+}
+
+/**
  * How fast the paint of a film dries, before thickness and climate: factor on the touch-dry time of the reference
  * film, and what is known of its oil.
  */
@@ -235,6 +255,7 @@ function materialTimes(handbook: Handbook, material: MaterialKey): DryingTimes {
     intrinsicTouchDays: touchDays,
     alkydFactor: 1,
     setOverTouch: c.setOverTouch,
+    openOverTouch: c.openOverTouch,
     touch: { median: touchDays, sigma: c.sigmaTouch },
     through: { median: throughDays, sigma: c.sigmaThrough },
   };
@@ -289,6 +310,7 @@ export function dryingTimes(
     intrinsicTouchDays: intrinsic,
     alkydFactor: fAlkyd,
     setOverTouch: speed.setOverTouch,
+    openOverTouch: openOverTouch(handbook, film, thicknessUm, speed.setOverTouch),
     touch: { median: touch, sigma: sigma('touch', touch) },
     through: { median: through, sigma: sigma('through', through) },
   };

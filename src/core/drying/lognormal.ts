@@ -38,6 +38,17 @@ export const scaled = ({ median, sigma, told }: LogNormal, factor: number): LogN
   ...(told ? { told: told.map((x) => x * factor) } : {}),
 });
 
+/** The value times something known to `sigma` (ln) besides. */
+export function blurred({ median, sigma, told }: LogNormal, by: number): LogNormal {
+  const wider = Math.hypot(sigma, by);
+  const stretch = sigma === 0 ? 1 : wider / sigma;
+  return {
+    median,
+    sigma: wider,
+    ...(told ? { told: told.map((x) => median * (x / median) ** stretch) } : {}),
+  };
+}
+
 /** Chance that the outcome is at most `value`. */
 export function probabilityBy({ median, sigma }: LogNormal, value: number): number {
   if (value <= 0) return 0;

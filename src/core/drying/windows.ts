@@ -1,6 +1,6 @@
 import type { Constants } from '@/data/constants';
 import type { DryingTimes } from './kinetics';
-import { quantileOf, scaled, type LogNormal } from './lognormal';
+import { blurred, quantileOf, scaled, type LogNormal } from './lognormal';
 import { acrylicRate, dryingRate } from './rate';
 import type { Climate } from './climate-schema';
 
@@ -56,13 +56,18 @@ export interface StageWindow {
 
 export type DryingWindows = Record<Stage, StageWindow>;
 
+/** The dose up to which a film is open: its share of touch-dry, and how sure that share is besides. */
+export const openDose = (
+  { sigmaOpen }: Pick<Constants, 'sigmaOpen'>,
+  { touch, openOverTouch }: Pick<DryingTimes, 'touch' | 'openOverTouch'>,
+): LogNormal => blurred(scaled(touch, openOverTouch), sigmaOpen);
+
 /** The doses of all stages, as fractions of touch-dry and through-dry. */
 export function stageDoses(constants: Constants, times: DryingTimes): Record<Stage, LogNormal> {
   const { touch, through } = times;
-  const part = (share: number): LogNormal => scaled(touch, share);
   return {
-    openUntil: part(constants.openOverTouch),
-    set: part(times.setOverTouch),
+    openUntil: openDose(constants, times),
+    set: scaled(touch, times.setOverTouch),
     touchDry: touch,
     throughDry: through,
   };
@@ -122,13 +127,13 @@ export function filmTestDoses(
 export const DRY_STATES = ['open', 'setting', 'tacky', 'touch-dry', 'through-dry'] as const;
 export type DryState = (typeof DRY_STATES)[number];
 
-/** State by the medians: open to 0.35 touch, setting (no transfer to the finger) to where its oil turns tacky, tacky to 1. */
-export function dryState(constants: Constants, times: DryingTimes, dose: number): DryState {
+/** State by the medians: open for its share of touch-dry, setting (no transfer to the finger) to where its oil turns tacky, tacky to 1. */
+export function dryState(times: DryingTimes, dose: number): DryState {
   if (dose >= times.through.median) return 'through-dry';
   const touch = times.touch.median;
   if (dose >= touch) return 'touch-dry';
   if (dose >= times.setOverTouch * touch) return 'tacky';
-  return dose >= constants.openOverTouch * touch ? 'setting' : 'open';
+  return dose >= times.openOverTouch * touch ? 'setting' : 'open';
 }
 
 /** Cure 0-1 of a film by its dose; drives the drying of a film laid on it. */

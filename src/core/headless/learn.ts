@@ -138,6 +138,7 @@ export const learnVerb = (define: DefineVerb) =>
           touch: times.touch,
           through: times.through,
           setOverTouch: times.setOverTouch,
+          openOverTouch: times.openOverTouch,
           features,
           tests: film.tests.map((t) => ({
             id: t.id,

@@ -105,10 +105,11 @@ type Spread = { medianDays: number; own: number; shared: number; chance: number 
 /** The problem a verb's input means. Throws CoreError naming what is not there. */
 export function problemOf(input: PlanVerbInput): PlanProblem {
   const nowMs = Date.parse(input.now);
+  const { openOverTouch } = STUDIO_HANDBOOK.constants;
   const films: PlanFilm[] = [];
   const film = (spread: Spread, medianDays = spread.medianDays): number => {
     const touch = { median: medianDays, own: spread.own, shared: [spread.shared] };
-    films.push({ clock: 'wall', touch, through: touch });
+    films.push({ clock: 'wall', openOverTouch, touch, through: touch });
     return films.length - 1;
   };
   const dose = (spread: Spread, p = spread.chance): number =>
@@ -120,7 +121,6 @@ export function problemOf(input: PlanVerbInput): PlanProblem {
     dose: dose(spread),
     had: 0,
   });
-  const { openOverTouch } = STUDIO_HANDBOOK.constants;
   const works = input.works.map((w): PlanWork => ({
     id: w.id,
     project: w.painting,

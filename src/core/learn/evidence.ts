@@ -22,6 +22,8 @@ export const filmEvidenceSchema = z.object({
   through: z.object({ median: z.number().positive(), sigma: z.number().positive() }),
   /** Where it turns from set to tacky, as a share of touch-dry; as most films where it is not said. */
   setOverTouch: z.number().positive().max(1).optional(),
+  /** Up to where it is open, likewise. */
+  openOverTouch: z.number().positive().max(1).optional(),
   features: z.record(z.string(), z.number()),
   tests: z.array(testEvidenceSchema),
 });

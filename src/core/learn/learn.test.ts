@@ -60,6 +60,7 @@ const made = (
       touch: times.touch,
       through: times.through,
       setOverTouch: times.setOverTouch,
+      openOverTouch: times.openOverTouch,
       features: featuresOf(STUDIO_CONSTANTS, film, r.thicknessUm, below, climate),
       tests: tests.map(([at, finding], i) => ({
         id: `${id}-${i}`,
@@ -426,7 +427,7 @@ describe('learning', () => {
     expect(told([[0.3, 'touch-dry']])[1]!).toBeLessThanOrEqual(0.3);
     // What still blends under the brush is open, and was.
     const blends = told([[0.9, 'still blends']]);
-    expect(STUDIO_CONSTANTS.openOverTouch * blends[0]!).toBeGreaterThanOrEqual(0.9);
+    expect(made(base).times.openOverTouch * blends[0]!).toBeGreaterThanOrEqual(0.9);
     // The order of entering does not matter, only when it was.
     const film = made(base, 'late', [
       [0.8, 'wet'],

@@ -1,4 +1,4 @@
-import { LEARNING as L, OPEN_OVER_TOUCH } from '@/data/learning';
+import { LEARNING as L } from '@/data/learning';
 import { DAY_MS, TOLD } from '../drying';
 import type { FilmEvidence } from './evidence';
 import { chancesOf, fitAll, PRIOR_COAT_VARIANCE, siteSd, type Fit } from './fit';
@@ -105,9 +105,8 @@ interface WithTests {
 
 /** Whether a finding was made before the stage it speaks of, or after it. */
 const isBefore = ({ high }: IntervalTest): boolean => high <= 0;
-const OPEN = Math.log(OPEN_OVER_TOUCH);
 /** The least that paint of the last finding asks of its own dose: what still blends was not past open either. */
-const leastDose = ({ d, high }: IntervalTest): number => (high <= OPEN ? d - high : d);
+const leastDose = ({ d, high, blends }: IntervalTest): number => (blends ? d - high : d);
 
 function withTests({ tests, last }: Site, cavity: Cavity[], widen: number): WithTests {
   const parts = cavity.map(({ mean, variance, chance }) => {

@@ -1,7 +1,7 @@
 import { FINDING_KINDS, findingRange, LEARNING as L } from '@/data/learning';
 import { normalCdf } from '../drying/lognormal';
 import { GAUSS_HERMITE } from './gauss-hermite';
-import type { TestEvidence } from './evidence';
+import type { FilmEvidence, TestEvidence } from './evidence';
 
 /**
  * One test as an interval of the logarithm of the dose wanted: with y the logarithm of the film's own dose,
@@ -14,6 +14,8 @@ export interface IntervalTest {
   high: number;
   /** Chance of this answer from a misread test. */
   floor: number;
+  /** A brush moved the paint: it was open, which says more than wet. */
+  blends?: boolean;
 }
 
 export interface Noise {
@@ -27,12 +29,13 @@ export const STUDIO_NOISE: Noise = { r: L.readingNoise, eps: L.misreadRate };
 /** What the finger found as an interval of the touch dose; null for a test at no dose, which says nothing. */
 export function touchInterval(
   test: TestEvidence,
-  set?: number,
+  film: Pick<FilmEvidence, 'setOverTouch' | 'openOverTouch'> = {},
   eps = L.misreadRate,
 ): IntervalTest | null {
   if (test.dose <= 0) return null;
-  const [low, high] = findingRange(test.finding, set);
+  const [low, high] = findingRange(test.finding, film.setOverTouch, film.openOverTouch);
   return {
+    blends: test.finding === 'still blends',
     d: Math.log(test.dose),
     low: Math.log(low),
     high: Math.log(high),

@@ -81,7 +81,7 @@ export function problemOf(evidence: FilmEvidence[]): Problem {
       i,
       'touch',
       film.features,
-      of((t) => touchInterval(t, film.setOverTouch)),
+      of((t) => touchInterval(t, film)),
       film.touch,
       wander,
     );

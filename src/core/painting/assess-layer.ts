@@ -100,7 +100,7 @@ export function placeFilm(
   below: Layer[],
   coveredAtMs: number | null,
 ): PlacedFilm {
-  const { handbook, nowMs } = context;
+  const { nowMs } = context;
   const lower = below.at(-1);
   // A couch planned with the paint that goes into it is one film: it waits as the couch does.
   const onto = film.planned
@@ -154,7 +154,7 @@ export function placeFilm(
       ? 'planned'
       : isDrawing(film.asLaid)
         ? 'through-dry'
-        : dryState(handbook.constants, times, clock.doseAt(nowMs)),
+        : dryState(times, clock.doseAt(nowMs)),
     clock,
     evidenceId,
     coveredAtMs,

@@ -91,6 +91,7 @@ function evidenceFor(
     touch: times.touch,
     through: times.through,
     setOverTouch: times.setOverTouch,
+    openOverTouch: times.openOverTouch,
     features: featuresOf(
       context.handbook.constants,
       film.asLaid,

@@ -1,6 +1,6 @@
 import { REPAIRS } from '@/data/repairs';
 import type { IngredientKey } from '@/data/ingredients';
-import { constantAir, quantileOf, type LogNormal } from '../drying';
+import { constantAir, openDose, quantileOf, type LogNormal } from '../drying';
 import { verdictOf, type AssessOptions, type Coat, type Layer } from '../painting';
 import type { Severity } from '../rules/severity';
 import { SCHOOL_KEYS, type SchoolKey } from '../schools';
@@ -33,12 +33,8 @@ export interface WishAnswer {
 }
 
 /** The dose that decides: the latest still-open moment wants a low quantile, being dry a high one. */
-function decidingDose(layer: Layer, wish: Wish, options: AssessOptions): LogNormal {
-  const { touch } = layer.times;
-  return wish.kind === 'dry-by'
-    ? touch
-    : { median: touch.median * options.handbook.constants.openOverTouch, sigma: touch.sigma };
-}
+const decidingDose = ({ times }: Layer, wish: Wish, options: AssessOptions): LogNormal =>
+  wish.kind === 'dry-by' ? times.touch : openDose(options.handbook.constants, times);
 
 /** When the stage is reached with the wished chance, at the place where it is hardest. Null: never in this climate. */
 function reachedAt(layers: Layer[], wish: Wish, options: AssessOptions): number | null {

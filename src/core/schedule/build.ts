@@ -57,7 +57,11 @@ export function buildPlan(input: PlanInput): Built {
         acrylic: air.clock('acrylic', nowMs, null),
         wall: wallTable(nowMs),
       },
-      films: spread.map((s, i): PlanFilm => ({ clock: films.kinds[i]!, ...s })),
+      films: spread.map((s, i): PlanFilm => ({
+        clock: films.kinds[i]!,
+        openOverTouch: films.toSplit[i]!.openOverTouch,
+        ...s,
+      })),
       works,
       goals,
       constants: handbook.constants,

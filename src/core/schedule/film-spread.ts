@@ -8,6 +8,7 @@ import { LEARNING as L } from '@/data/learning';
 
 /** A film whose dose is to be split into what it shares with others and what is its own. */
 export interface FilmToSplit {
+  openOverTouch: number;
   touch: LogNormal;
   through: LogNormal;
   features: Features;

@@ -293,9 +293,9 @@ export class Player {
 
   private caught(into: WetN[], endsMs: number, d: number): boolean {
     const { touch } = this.films;
-    const { openOverTouch } = this.problem.constants;
+    const { films } = this.problem;
     return into.every(({ table, from, film, had }) => {
-      const open = openOverTouch * touch[film * BATCH + d]!;
+      const open = films[film]!.openOverTouch * touch[film * BATCH + d]!;
       if (from < 0) return endsMs <= table.timeOf(open - had);
       const began = this.msOf(this.startAt[from * BATCH + d]!);
       return began === Infinity || endsMs <= table.timeOf(table.doseAt(began) + open);

@@ -71,7 +71,12 @@ function chain(
       toMs: NOW + (h + 1) * HOUR_MS,
     })),
     clocks: { oil: WALL_CLOCK(NOW), acrylic: WALL_CLOCK(NOW), wall: WALL_CLOCK(NOW) },
-    films: waits.map((w) => ({ clock: 'wall', touch: dose(w), through: dose(w) })),
+    films: waits.map((w) => ({
+      clock: 'wall',
+      openOverTouch: 0.35,
+      touch: dose(w),
+      through: dose(w),
+    })),
     works: waits.map((_, i) => ({
       id: `w${i}`,
       project: 'p',

@@ -234,13 +234,12 @@ export class PaintingWorks {
   private wetInto(before: Step, passageId: string, sameSitting: boolean): Wet | null {
     const film = this.aloneFilm(before, passageId);
     if (film === null) return null;
-    const { constants } = this.input.assess.handbook;
     const { chance } = this.planning;
     const { touch } = this.films.toSplit[film]!;
     return {
       after: before.workIds.at(-1)!,
       film,
-      dose: constants.openOverTouch * quantileOf(touch, 1 - chance),
+      dose: this.films.openDose(film, 1 - chance),
       had: 0,
       sameSitting,
       dryDose: quantileOf(touch, chance),
@@ -252,12 +251,11 @@ export class PaintingWorks {
     const [top] = this.laidOn(passageId, step.coat.spot?.name ?? null, false);
     if (!top) return null;
     const film = this.placed(passageId, top);
-    const { constants } = this.input.assess.handbook;
     const { touch } = this.films.toSplit[film]!;
     return {
       after: null,
       film,
-      dose: constants.openOverTouch * quantileOf(touch, 1 - this.planning.chance),
+      dose: this.films.openDose(film, 1 - this.planning.chance),
       had: top.clock!.doseAt(this.input.assess.nowMs),
       sameSitting: false,
       dryDose: quantileOf(touch, this.planning.chance),

@@ -1,4 +1,4 @@
-import { quantileOf, type DryingTimes } from '../drying';
+import { openDose, quantileOf, type DryingTimes } from '../drying';
 import type { AssessOptions, Layer } from '../painting/layer';
 import type { FilmToSplit } from './film-spread';
 import type { LagStage, PlanClockKind } from './problem';
@@ -24,6 +24,7 @@ export class Films {
     this.places.set(key, this.kinds.length);
     this.kinds.push(times.kind === 'acrylic' ? 'acrylic' : times.kind === 'oil' ? 'oil' : 'wall');
     this.toSplit.push({
+      openOverTouch: times.openOverTouch,
       touch: times.touch,
       through: times.through,
       // Varnish and the like are not learned: their spread is all their own.
@@ -32,6 +33,11 @@ export class Films {
       weatherSigma: times.kind === 'oil' ? (this.assess.air?.weatherSigma(fromMs, toMs) ?? 0) : 0,
     });
     return this.kinds.length - 1;
+  }
+
+  /** Dose by which a film is open no longer, at a chance. */
+  openDose(film: number, chance: number): number {
+    return quantileOf(openDose(this.c, this.toSplit[film]!), chance);
   }
 
   dose(film: number, stage: LagStage, chance: number, throughChance: number): number {

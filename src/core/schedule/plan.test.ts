@@ -31,7 +31,7 @@ function daily(days: number, works: Partial<PlanWork>[], dueDays: (number | null
       toMs: NOW + d * DAY_MS + 10 * HOUR_MS,
     })),
     clocks: { oil: WALL_CLOCK(NOW), acrylic: WALL_CLOCK(NOW), wall: WALL_CLOCK(NOW) },
-    films: [{ clock: 'wall', touch: certain, through: certain }],
+    films: [{ clock: 'wall', openOverTouch: 0.35, touch: certain, through: certain }],
     works: full,
     goals: dueDays.map((due, g) => ({
       project: `p${g}`,

@@ -23,6 +23,8 @@ export interface SharedLogNormal {
 /** What a coat leaves behind, as far as waiting for it goes. */
 export interface PlanFilm {
   clock: PlanClockKind;
+  /** Share of its touch-dry dose for which it is open. */
+  openOverTouch: number;
   touch: SharedLogNormal;
   through: SharedLogNormal;
 }
@@ -100,7 +102,6 @@ export interface WorkWindow {
 export type StageConstants = Pick<
   Constants,
   | 'coveredRate'
-  | 'openOverTouch'
   | 'recoatOverTouch'
   | 'dryHardOverTouch'
   | 'modernVarnishMinDays'

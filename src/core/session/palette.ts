@@ -39,6 +39,7 @@ export function paletteWindow(
   const shut: Climate = { ...climate, temperatureC: PALETTE.coolC, air: 'sealed', light: 'dark' };
   const cool = dryingClock(constants, times.kind, shut, coveredMs ?? madeMs, null);
   const at = (p: number): number | null => {
+    // A heap is skinned over as a thin film is: stirring it mixes the skin in as crumbs.
     const dose = constants.openOverTouch * quantileOf(times.touch, p);
     return dose <= had ? free.timeOf(dose) : cool.timeOf(dose - had);
   };

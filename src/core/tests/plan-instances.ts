@@ -99,6 +99,7 @@ export function instance(seed: number, shape: InstanceShape): PlanProblem {
         const median = shape.longestWait * (0.25 + 0.75 * random());
         films.push({
           clock: 'oil',
+          openOverTouch: 0.35,
           touch: { median, own: 0.3, shared: [0.35] },
           through: { median: 6 * median, own: 0.4, shared: [0.25] },
         });
