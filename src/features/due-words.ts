@@ -7,6 +7,16 @@ const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slic
 const tooEarly = ({ next }: TodayRow) => next?.findings.find((f) => f.rule === 'varnish-too-early');
 const heldWord = (row: TodayRow): string => (tooEarly(row) ? 'held back' : 'refused');
 
+/** The neighbour across a soft edge: open till when, or set, and then its strip along the border is wetted again. */
+const softWords = ({ soft }: TodayRow, nowMs: number): string =>
+  soft
+    .map(({ name, openUntilMs }) =>
+      openUntilMs === null
+        ? `; soft edge to ${name}: it has set, wet a strip along it`
+        : `; soft edge to ${name}, open till ${about(openUntilMs, nowMs)}`,
+    )
+    .join('');
+
 /** What a row of Today says beside its texture. Painting and Today speak of one row (core/today), each in its own length. */
 export function rowWords(row: TodayRow, nowMs: number): string {
   // A couch and the paint that goes into it are one work.
@@ -17,11 +27,11 @@ export function rowWords(row: TodayRow, nowMs: number): string {
       : null;
   switch (row.reason) {
     case 'bare':
-      return next ? `bare, takes the ${next}` : 'bare, nothing planned';
+      return next ? `bare, takes the ${next}${softWords(row, nowMs)}` : 'bare, nothing planned';
     case 'ground-waits':
       return `oil ground, from ${shortTime(row.readyAtMs!, nowMs)}`;
     case 'ready':
-      return `${row.top!.state}, takes the ${next}${row.around.length > 0 ? `; go round ${row.around.join(', ')}` : ''}`;
+      return `${row.top!.state}, takes the ${next}${row.around.length > 0 ? `; go round ${row.around.join(', ')}` : ''}${softWords(row, nowMs)}`;
     case 'varnish-waits':
       return `${row.top!.state}; the ${next} waits for ${row.waitsFor}`;
     case 'ready-nothing-planned':
@@ -33,7 +43,7 @@ export function rowWords(row: TodayRow, nowMs: number): string {
       return `${row.top?.state ?? 'bare'}; the ${next} is ${heldWord(row)} ${when}${why}`;
     }
     case 'open':
-      return row.window?.p50 ? `open till ${about(row.window.p50, nowMs)}` : 'open';
+      return `${row.window?.p50 ? `open till ${about(row.window.p50, nowMs)}` : 'open'}${row.awaited.length > 0 ? `; its soft edge to ${row.awaited.join(', ')} wants painting by then` : ''}`;
     case 'probably-dry':
       return `probably dry: touch it, sure ${stretch(row.readyAtMs!, row.window!.p90!, nowMs)}`;
     case 'drying':

@@ -3,8 +3,14 @@ import type { DryingTimes } from './kinetics';
 import { quantileOf } from './lognormal';
 import { windowOf, type DryingClock, type StageWindow } from './windows';
 
-/** What may come after a film has dried: the next coat, a retouch varnish, the final varnish by two rules. */
-export const FINISH_STAGES = ['recoat', 'retouch', 'varnishModern', 'varnishTraditional'] as const;
+/** What may come after a film has dried: the next coat, a retouch varnish, a hand on it, the final varnish by two rules. */
+export const FINISH_STAGES = [
+  'recoat',
+  'retouch',
+  'handled',
+  'varnishModern',
+  'varnishTraditional',
+] as const;
 export type FinishStage = (typeof FINISH_STAGES)[number];
 export type FinishWindows = Record<FinishStage, StageWindow>;
 
@@ -56,6 +62,7 @@ export function finishDoses(
       share === Infinity ? Math.max(t, d) : Math.min(share * t, Math.max(t, d)),
     ),
     retouch: at((t, d) => Math.min(c.retouchOverTouch * t, Math.max(t, d))),
+    handled: at((t, d) => Math.min(c.dryHardOverTouch * t, Math.max(t, d))),
     varnishModern: at((_, d) => varnishDoseDays(c, 'synthetic-varnish', d)),
     varnishTraditional: at((_, d) => varnishDoseDays(c, 'resin-varnish', d)),
   };
@@ -75,6 +82,7 @@ export function finishWindows(
   return {
     recoat: windowOf(clock, doses.recoat),
     retouch: windowOf(clock, doses.retouch),
+    handled: windowOf(clock, doses.handled),
     varnishModern: windowOf(clock, doses.varnishModern),
     varnishTraditional: windowOf(clock, doses.varnishTraditional),
   };

@@ -181,6 +181,7 @@ export const dryVerb = (define: DefineVerb) =>
         finish: {
           recoat: told(finish.recoat),
           retouch: told(finish.retouch),
+          handled: told(finish.handled),
           varnishModern: told(finish.varnishModern),
           varnishTraditional: told(finish.varnishTraditional),
         },

@@ -162,6 +162,25 @@ const varnishTooEarly = rule({
   },
 });
 
+const varnishOnSoft = rule({
+  key: 'varnish-on-soft',
+  title: 'Varnish on what never dries',
+  says: 'Oil pastel and wax stay soft for good: a brush drags them, and the varnish does not hold.',
+  mend: 'Oil pastel: spray its own fixative, then a sprayed varnish, or frame it behind glass. Wax: polish it, or take it off with mild spirits first.',
+  source: PRACTICE,
+  confidence: 'medium',
+  needs: 'other-stuff',
+  speaks: ({ film, below }) => {
+    const about =
+      below.pastel ?? (below.direct?.kept.material === 'wax-polish' ? below.direct.name : null);
+    return isFinalVarnish(film.kept.material) &&
+      film.kept.material !== 'wax-polish' &&
+      about !== null
+      ? { severity: 'strong', about }
+      : null;
+  },
+});
+
 const varnishSinks = rule({
   key: 'varnish-sinks',
   title: 'Varnish sinks into a lean film',
@@ -206,6 +225,7 @@ export const FINISHING_RULES = [
   retouchTwice,
   varnishBetween,
   varnishTooEarly,
+  varnishOnSoft,
   varnishSinks,
   naturalVarnishOnResin,
 ] as const;

@@ -562,6 +562,12 @@ const CASES: [RuleKey, Severity, Case, Case][] = [
     },
   ],
   [
+    'varnish-on-soft',
+    'strong',
+    { coats: all(white(), 'oil-pastel', 'synthetic-varnish') },
+    { coats: all(white(), 'oil-pastel', 'wax-polish') },
+  ],
+  [
     'varnish-sinks',
     'caution',
     { coats: all(recipe([own({ oilWtPct: 20 })]), 'synthetic-varnish') },

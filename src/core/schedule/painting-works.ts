@@ -17,7 +17,8 @@ import type { Pace } from '../session/pace';
 import type { Films } from './plan-films';
 import { asIfFree } from './stage-dose';
 import type { Lag, LagStage, PlanGoal, PlanWork, Wet, WorkWindow } from './problem';
-import { edgeBetween, makesEdges, needsDrySide, deadlineOf, type Step } from './steps';
+import { deadlineOf, edgeBetween, makesEdges, needsDrySide } from '../painting/edges';
+import type { Step } from './steps';
 
 export interface PlanInput {
   assessments: PaintingAssessment[];
@@ -332,7 +333,8 @@ export class PaintingWorks {
         if (needsDrySide(edge))
           lags.push(this.lag(partner.workIds.at(-1)!, this.filmOf(partner, other), 'touch-dry', 0));
         else {
-          const wet = this.wetInto(partner, other, true);
+          // A lost edge is one stroke over both; a soft one wants only the strip along it wet, so it may be another sitting.
+          const wet = this.wetInto(partner, other, edge.intent === 'lost');
           if (wet) wets.push(wet);
         }
       }

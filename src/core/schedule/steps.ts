@@ -1,7 +1,6 @@
 import { PLAN_ODDS } from '@/data/plan';
-import type { Coat, CoatRole, Painting } from '../painting/schema';
-import { USUAL_DEADLINE } from '../painting/deadline';
-import type { Edge, Deadline } from '../painting/deadline-schema';
+import { edgeBetween, makesEdges, needsDrySide } from '../painting/edges';
+import type { Coat, Painting } from '../painting/schema';
 import { unlaidPassages } from '../painting/sites';
 import { mayBeParted, minutesOf, type Pace } from '../session/pace';
 
@@ -17,25 +16,6 @@ export interface Step {
   workIds: string[];
   medium: string | null;
 }
-
-/** Coats in which an edge is made as it is meant to be: the modelling, not what is below or over it. */
-const EDGE_ROLES: ReadonlySet<CoatRole> = new Set(['overpainting', 'detail']);
-/** Whether a coat makes an edge where two passages meet; a tone or a varnish does not. */
-export const makesEdges = ({ role }: Coat): boolean => EDGE_ROLES.has(role);
-
-/** How a painting is planned; the usual where nobody said. */
-export const deadlineOf = (painting: Painting): Deadline => painting.planning ?? USUAL_DEADLINE;
-
-/** Whether an edge asks that one side be dry before the other is painted. */
-export const needsDrySide = ({ intent }: Edge): boolean =>
-  intent === 'crisp' || intent === 'overlapping';
-
-const meets = ({ between: [a, b] }: Edge, x: string, y: string): boolean =>
-  (a === x && b === y) || (a === y && b === x);
-
-/** What is meant for the edge of two passages; null where nobody said. */
-export const edgeBetween = (painting: Painting, x: string, y: string): Edge | null =>
-  deadlineOf(painting).edges.find((e) => meets(e, x, y)) ?? null;
 
 /** Mediums are the same on the palette when their parts are, whatever they are called; null without one. */
 export const mediumKey = ({ recipe }: Coat): string | null =>

@@ -97,7 +97,8 @@ export function clusterRows(rows: TodayRow[]): TodayCluster[] {
     const passages = known ? [...known.passages, row.passage] : [row.passage];
     const whole = row.spotName === null && passages.length === row.painting.passages.length;
     const around = [...new Set([...(known?.row.around ?? []), ...row.around])];
-    clusters.set(key, { row: { ...(known?.row ?? row), around }, passages, whole });
+    const soft = [...(known?.row.soft ?? []), ...row.soft];
+    clusters.set(key, { row: { ...(known?.row ?? row), around, soft }, passages, whole });
   }
   return [...clusters.values()];
 }

@@ -8,6 +8,7 @@ import {
   type PaintingAssessment,
   type SiteStack,
 } from '../painting';
+import { softlyAwaited, softNeighbours, type SoftNeighbour } from '../painting/edges';
 import { stops } from '../rules';
 import type { Coat, Onto, Painting, Passage } from '../painting/schema';
 
@@ -42,6 +43,10 @@ export interface TodayRow {
   window: StageWindow | null;
   /** Spots of the passage that are not ready for what it takes: it goes round them. */
   around: string[];
+  /** Neighbours across edges that are meant soft, as far as they bear on the coat to come. */
+  soft: SoftNeighbour[];
+  /** While this is open: whose side of a soft edge is still to be painted. */
+  awaited: string[];
   /** Where the varnish waits for another passage or spot: its name. */
   waitsFor: string | null;
   /** When it was ready, or will be, at the planning chance. Null when drying stands still. */
@@ -155,6 +160,8 @@ export function todayRow(
   return {
     painting,
     around: [],
+    soft: coat && stack.site.spotName === null ? softNeighbours(assessment, passage.id, coat) : [],
+    awaited: top?.state === 'open' ? softlyAwaited(assessment, passage.id) : [],
     waitsFor: null,
     rest: coat !== undefined && isBegun(painting, coat, passage.id),
     stack,

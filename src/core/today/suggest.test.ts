@@ -181,3 +181,79 @@ test('a touch is offered where it may be dry or not, never on open paint or an o
   expect(names(touched(1))).toEqual([second]);
   expect(names(touched(24)).sort()).toEqual([first, second].sort());
 });
+
+describe('where there is a plan', () => {
+  const at = (p: Painting, i: number, hours: number) => ({
+    id: `${p.id}/${p.coats[i]!.id}`,
+    atMs: NOW_MS + hours * 3_600_000,
+  });
+
+  test('what it has for the day comes first, in its order; only paint that closes goes before it', () => {
+    const rows = rowsOf(quick, sameMedium, slowTone, open);
+    const plan = [at(sameMedium, 0, 1), at(quick, 0, 2)];
+    const s = suggestSession(rows, 12 * 60, USUAL_PACE, plan);
+    expect(s.works.map((w) => [w.cluster.row.painting.id, w.reason])).toEqual([
+      ['open', 'open-paint'],
+      ['same', 'planned'],
+      ['quick', 'planned'],
+      ['slow', 'fits'],
+    ]);
+    expect(s.departures).toEqual([]);
+  });
+
+  test('what it has and cannot be is told: not ready yet, or no time for it', () => {
+    const tacky = lay(
+      named(
+        stackOf([recipe(FLESH), recipe(FLESH, 0.5, STAND, 15)], [{}, { role: 'glaze' }]),
+        'tacky',
+      ),
+      0,
+      2.5,
+    );
+    const plan = [at(tacky, 1, 1), { ...at(slowTone, 0, 2), id: `${at(slowTone, 0, 2).id}#2` }];
+    const s = suggestSession(rowsOf(tacky, slowTone), CLEANING_MINUTES, USUAL_PACE, plan);
+    expect(s.works).toEqual([]);
+    expect(s.departures.map((d) => [d.row.painting.id, d.why, d.passages.length]).sort()).toEqual([
+      ['slow', 'no-time', 2],
+      ['tacky', 'not-ready', 2],
+    ]);
+    // Of another day's plan nothing is said.
+    expect(suggestSession(rowsOf(tacky), 60, USUAL_PACE, []).departures).toEqual([]);
+  });
+});
+
+describe('a soft edge', () => {
+  const body = recipe(FLESH, 0, [], 60);
+  const edged = (laidAgo: number | null): Painting => {
+    const p = stackOf([body, body], [{ name: 'Jars' }, { name: 'Wall' }]);
+    const [jars, wall] = p.passages;
+    const painting: Painting = {
+      ...p,
+      coats: [
+        { ...p.coats[0]!, passageIds: [jars!.id] },
+        { ...p.coats[1]!, passageIds: [wall!.id] },
+      ],
+      planning: { ...USUAL_DEADLINE, edges: [{ between: [jars!.id, wall!.id], intent: 'soft' }] },
+    };
+    return laidAgo === null ? painting : lay(painting, 0, laidAgo);
+  };
+  const wallRow = (p: Painting) =>
+    rowsOf(p)['takes-a-coat'].find((r) => r.passage.name === 'wall')!;
+
+  test('while its neighbour is open it is told till when, and comes first', () => {
+    const p = edged(0.3);
+    const [near] = wallRow(p).soft;
+    expect(near!.name).toBe('jars');
+    expect(near!.openUntilMs!).toBeGreaterThan(NOW_MS);
+    expect(rowsOf(p)['still-open'][0]!.awaited).toEqual(['wall']);
+    const { works } = suggestSession(rowsOf(p, slowTone), 600);
+    expect([works[0]!.coat.name, works[0]!.reason]).toEqual(['Wall', 'soft-edge']);
+  });
+
+  test('two days later the neighbour has set: the strip along it is to be wetted', () => {
+    expect(wallRow(edged(4)).soft).toEqual([{ name: 'jars', openUntilMs: null }]);
+    // Nothing lies there yet, or no such edge is meant: nothing is said.
+    expect(wallRow(edged(null)).soft).toEqual([]);
+    expect(wallRow({ ...edged(4), planning: USUAL_DEADLINE }).soft).toEqual([]);
+  });
+});

@@ -86,6 +86,13 @@ function PaintFigures({ live, layer }: { live: CoatEditor['live']; layer: Layer 
         value={c.addedOilRatio === null ? '–' : c.addedOilRatio.toFixed(2)}
         note="per volume of paint"
       />
+      {live.openDays ? (
+        <Figure
+          name="open"
+          value={duration(live.openDays[0])}
+          note={`50 %; 90 % for ${duration(live.openDays[1])}`}
+        />
+      ) : null}
       <TimeFigure name="touch-dry" days={live.touchDays} />
       <TimeFigure name="through-dry" days={live.throughDays} />
     </Figures>
@@ -147,7 +154,7 @@ export function LiveStrip({ editor }: { editor: CoatEditor }) {
   return (
     <View>
       <Text strong>
-        {`${figuresWords(layer)}${editor.live.touchDays ? `dry in ${duration(editor.live.touchDays[0])}` : 'does not dry'}`}
+        {`${figuresWords(layer)}${editor.live.openDays ? `open ${duration(editor.live.openDays[0])}   ` : ''}${editor.live.touchDays ? `dry in ${duration(editor.live.touchDays[0])}` : 'does not dry'}`}
       </Text>
       <Text size="small" tone={worst ? 'brick' : 'ink2'} numberOfLines={1}>
         {!worst

@@ -1,5 +1,12 @@
 import { useMemo, useState } from 'react';
-import { constantAir, DAY_MS, quantileOf, type DryingClock, type LogNormal } from '@/core/drying';
+import {
+  constantAir,
+  DAY_MS,
+  openDose,
+  quantileOf,
+  type DryingClock,
+  type LogNormal,
+} from '@/core/drying';
 import {
   assessPainting,
   DEADLINE_QUANTILE,
@@ -46,6 +53,8 @@ export interface Live {
   findings: Finding[];
   /** Days it takes in the studio's climate, 50 % and 90 %; null when drying stands still. */
   touchDays: [number, number] | null;
+  /** Days for which it is open: at even odds, and with nine chances in ten; null for what is no oil paint. */
+  openDays: [number, number] | null;
   throughDays: [number, number] | null;
 }
 
@@ -55,6 +64,7 @@ const NOTHING: Live = {
   stack: null,
   findings: [],
   touchDays: null,
+  openDays: null,
   throughDays: null,
 };
 
@@ -71,13 +81,18 @@ function withDraft(
 }
 
 /** Doses as days from now in this studio. */
-function daysOf(dose: LogNormal, clock: DryingClock, nowMs: number): [number, number] | null {
+function daysOf(
+  dose: LogNormal,
+  clock: DryingClock,
+  nowMs: number,
+  safe = DEADLINE_QUANTILE,
+): [number, number] | null {
   const at = (p: number): number | null => {
     const ms = clock.timeOf(quantileOf(dose, p));
     return ms === null ? null : (ms - nowMs) / DAY_MS;
   };
   const half = at(0.5);
-  const sure = at(DEADLINE_QUANTILE);
+  const sure = at(safe);
   return half === null || sure === null ? null : [half, sure];
 }
 
@@ -116,6 +131,15 @@ function liveOf(
     stack: passages[0]!.stack,
     findings: gravestByRule(passages.flatMap((p) => p.layer.findings)),
     touchDays: daysOf(layer.times.touch, clock, options.nowMs),
+    openDays:
+      layer.times.kind === 'oil'
+        ? daysOf(
+            openDose(options.handbook.constants, layer.times),
+            clock,
+            options.nowMs,
+            1 - DEADLINE_QUANTILE,
+          )
+        : null,
     throughDays: daysOf(layer.times.through, clock, options.nowMs),
   };
 }

@@ -11,7 +11,7 @@ import {
 import { deadlineSchema, type Deadline } from '@/core/painting/deadline-schema';
 import type { Painting } from '@/core/painting';
 import { changeDeadline } from '@/core/painting/coats';
-import { edgeBetween } from '@/core/schedule/steps';
+import { edgeBetween } from '@/core/painting/edges';
 import { useLiveForm, type Form } from '@/forms';
 import { changePainting } from '@/store/actions';
 import { nowMs } from '@/store/clock';

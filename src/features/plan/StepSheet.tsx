@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { PlannedWork } from '@/core/schedule';
-import { makesEdges } from '@/core/schedule/steps';
+import { makesEdges } from '@/core/painting/edges';
 import { changeCoat } from '@/core/painting/coats';
 import { mayBeParted } from '@/core/session';
 import { useNumberText } from '@/forms';

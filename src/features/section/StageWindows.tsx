@@ -16,6 +16,7 @@ const ROWS: { stage: Stage | FinishStage; name: string; safe: 'p10' | 'p90' }[] 
   { stage: 'touchDry', name: 'touch-dry', safe: 'p90' },
   { stage: 'recoat', name: 'takes a coat, by the school', safe: 'p90' },
   { stage: 'retouch', name: 'takes a retouch varnish', safe: 'p90' },
+  { stage: 'handled', name: 'can be handled, laid flat', safe: 'p90' },
   { stage: 'throughDry', name: 'through-dry', safe: 'p90' },
   { stage: 'varnishModern', name: 'final varnish, modern resin', safe: 'p90' },
   { stage: 'varnishTraditional', name: 'final varnish, natural resin', safe: 'p90' },

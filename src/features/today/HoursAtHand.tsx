@@ -1,12 +1,21 @@
+import { isSameDay } from 'date-fns';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
 import { StyleSheet, View } from 'react-native';
 import type { TodayGroup, TodayRow } from '@/core/today';
-import { suggestSession, type SuggestedWork } from '@/core/today/suggest';
+import {
+  suggestSession,
+  type Departure,
+  type PlannedPlace,
+  type SuggestedWork,
+} from '@/core/today/suggest';
 import { paceOf } from '@/core/session';
 import { timer, useBegin, useRunningSession, useSessions } from '@/features/session/useSession';
-import { useStoreSelector } from '@/store/hooks';
+import type { PlanRecord } from '@/core/plan-record/schema';
+import { rowWords } from '@/features/due-words';
+import { useNow, useStoreSelector } from '@/store/hooks';
+import { planRecordOf } from '@/store/plan';
 import { useText } from '@/forms/useText';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
@@ -28,10 +37,27 @@ const goalSchema = z
 
 const REASON: Record<SuggestedWork['reason'], (work: SuggestedWork) => string> = {
   'open-paint': (w) => `${w.coat.name} first: the paint below is still open.`,
+  'soft-edge': (w) => `${w.coat.name} first: the neighbour of its soft edge is still open.`,
+  planned: (w) => `${w.coat.name} first: it is planned for today.`,
   'longest-wait': (w) => `${w.coat.name} first: it has the longest wait.`,
   'same-medium': (w) => `${w.coat.name} first: its medium is on the palette.`,
   fits: (w) => `${w.coat.name} first.`,
 };
+
+/** Works that the plan has for the day of a moment. */
+function plannedToday(last: PlanRecord['last'], nowMs: number): PlannedPlace[] {
+  return last
+    .map(({ id, at }) => ({ id, atMs: Date.parse(at) }))
+    .filter(({ atMs }) => isSameDay(atMs, nowMs));
+}
+
+/** Why the suggestion leaves the plan. */
+function departureWords({ row, passages, coat, why }: Departure, nowMs: number): string {
+  const what = `${coat.name}, ${passages.map((p) => p.name).join(', ')}`;
+  return why === 'no-time'
+    ? `Planned for today: ${what}. There is no time left for it.`
+    : `Planned for today, but not yet: ${what}. ${row.spotName ?? row.passage.name}: ${rowWords(row, nowMs)}.`;
+}
 
 const hoursWord = (minutes: number): string =>
   minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${minutes % 60}`;
@@ -53,7 +79,13 @@ export function HoursAtHand({
   const running = useRunningSession();
   const paintings = useStoreSelector((s) => s.paintings.entities);
   const pace = useMemo(() => paceOf(sessions, paintings), [sessions, paintings]);
-  const suggestion = useMemo(() => suggestSession(rows, minutes, pace), [rows, minutes, pace]);
+  const last = useStoreSelector((s) => planRecordOf(s).last);
+  const nowMs = useNow();
+  const plan = useMemo(() => plannedToday(last, nowMs), [last, nowMs]);
+  const suggestion = useMemo(
+    () => suggestSession(rows, minutes, pace, plan),
+    [rows, minutes, pace, plan],
+  );
   const works = reordered(suggestion.works, moved);
   const router = useRouter();
   const begin = useBegin();
@@ -110,6 +142,15 @@ export function HoursAtHand({
                 />
               ) : null}
             </View>
+            {suggestion.departures.map((d) => (
+              <Text
+                key={`${d.row.painting.id}|${d.coat.id}|${d.passages[0]!.id}`}
+                size="small"
+                tone="ink2"
+              >
+                {departureWords(d, nowMs)}
+              </Text>
+            ))}
             <TimeStrip
               works={works.map((w) => ({ key: keyOf(w), minutes: w.minutes }))}
               cleaning={suggestion.cleaningMinutes}
