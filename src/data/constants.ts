@@ -105,7 +105,7 @@ const HANDBOOK_ROWS = {
   ),
   cloveOilMaxPct: row(3, 'wt % of the mixture', 'beyond it nobody has tried; judgement', 'low'),
   drierFactorMin: row(0.1, '1', 'floor of the product of all driers; ' + JUDGEMENT, 'low'),
-  veryThickUm: row(300, 'um', 'from here a skin closes over liquid paint; judgement', 'low'),
+  veryThickUm: row(200, 'um', 'from here a skin closes over liquid paint; judgement', 'low'),
   /** Of a thin film; thicker paint is moved by the brush while only its skin has begun to close. */
   openOverTouch: row(0.35, '1', TRADE, 'low'),
   openThinUm: row(25, 'um', 'up to here as a thin film; judgement', 'low'),

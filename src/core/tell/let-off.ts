@@ -3,9 +3,9 @@ import type { ReasonCode, SchoolKey } from '../schools';
 import { objects } from './layer';
 
 const LET_OFF: Partial<Record<ReasonCode, string>> = {
-  'lean-stain': 'the stain below is thin and dry through',
-  'lower-through-dry': 'what lies below is dry through',
-  'thin-fat-glaze': 'thin but fat, a glaze',
+  'lean-stain': 'let off, the stain below is thin and dry through',
+  'lower-through-dry': 'let off, what lies below is dry through',
+  'thin-fat-glaze': 'let off as a glaze, thin but fat',
   'within-uncertainty': 'too close to call',
 };
 
@@ -14,5 +14,5 @@ export function letOff(layer: Layer, school: SchoolKey): string | null {
   const verdict = verdictOf(layer, school);
   if (!verdict || verdict.upper === null || verdict.lower === null) return null;
   if (objects(verdict.verdict) || verdict.upper >= verdict.lower) return null;
-  return LET_OFF[verdict.reason] ?? 'by too little to matter';
+  return LET_OFF[verdict.reason] ?? 'let off, by too little to matter';
 }

@@ -52,7 +52,7 @@ test('a step that narrows and is let off says why', () => {
   const [jars] = columnsOf(see(stained), NOW_MS);
   expect(jars!.steps.map((s) => s.letOff)).toEqual([
     null,
-    'the stain below is thin and dry through',
+    'let off, the stain below is thin and dry through',
   ]);
   const [pinched] = columnsOf(see(notched), NOW_MS);
   expect(pinched!.steps.map((s) => s.letOff)).toEqual([null, null]);

@@ -123,8 +123,8 @@ export function FilmSection(props: Props) {
       {steps
         .filter((step) => step.letOff)
         .map((step) => (
-          <Text key={step.key} size="small" tone="ink2">
-            {`${step.name} is narrower than what it lies on, and let off: ${step.letOff}.`}
+          <Text key={step.key} size="small" tone="ink2" style={{ marginTop: space.s }}>
+            {`${step.name} is narrower than what it lies on: ${step.letOff}.`}
           </Text>
         ))}
     </View>

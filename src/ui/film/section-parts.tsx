@@ -172,8 +172,9 @@ export function Leader({
   labelY: number;
 }) {
   const { step, y, height, width } = band;
-  // Right of the notch, where there is one.
-  const textX = x + width + 8 + (step.broken ? notchWidth(band, below) : 0);
+  // Right of the notch, or of the outline of what is let off.
+  const missing = step.letOff ? Math.max(0, (below?.width ?? 0) - width) : 0;
+  const textX = x + width + 8 + (step.broken ? notchWidth(band, below) : missing);
   const middle = y + height / 2;
   const tint = step.broken ? colour.brick : colour.ink2;
   const from = textX + Math.max(1.5, step.figure.length) * 8 + 4;
