@@ -1,7 +1,7 @@
 /**
  * Invented studios with hidden true factors and climates: how often the true time lies inside the stated windows,
  * and how much the windows narrow. Prints one row per kind of studio; docs/method.md holds the figures.
- * Run: npm run simulate -- [studios]
+ * Run: npm run simulate -- [studios] [kinds, with commas] [exact: the scores of the exact posterior beside them]
  */
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
@@ -20,6 +20,7 @@ import { priorSd, type Features } from '../src/core/learn/features';
 import { learn, NOTHING_LEARNED } from '../src/core/learn/learn';
 import { LEARNING as L, type Finding } from '../src/data/learning';
 import { loggerReading } from '../server/logger';
+import { exactPosterior } from './exact-posterior';
 
 const DAY = 86_400_000;
 const HOUR = 3_600_000;
@@ -205,6 +206,8 @@ export interface Tally {
   before90: number;
   /** Sum of weighted interval scores of the logarithm of the time; smaller is better. */
   score: number;
+  /** The same of the exact posterior; 0 where it was not asked for. */
+  exact: number;
   width: number;
   testedFilms: number;
   testedWidth: number;
@@ -217,6 +220,7 @@ const empty = (): Tally => ({
   in90: 0,
   before90: 0,
   score: 0,
+  exact: 0,
   width: 0,
   testedFilms: 0,
   testedWidth: 0,
@@ -236,7 +240,7 @@ function intervalScore(y: number, quantile: (p: number) => number): number {
 }
 
 /** Run one studio: test films one by one; after some of the counts, forecast new films and see what came true. */
-function run(seed: number, kind: Break, tallies: Map<number, Tally>): void {
+function run(seed: number, kind: Break, tallies: Map<number, Tally>, withExact: boolean): void {
   const s = studio(seed, kind);
   const evidence: FilmEvidence[] = [];
   const tested = new Map<string, number>();
@@ -247,6 +251,7 @@ function run(seed: number, kind: Break, tallies: Map<number, Tally>): void {
     const tally = tallies.get(n)!;
     tally.widen += learned.widen;
     tally.studios += 1;
+    const exact = withExact && n > 0 ? exactPosterior(evidence) : null;
     for (let i = 0; i < NEW_FILMS; i++) {
       const f = film(s, `new-${n}-${i}`, now + (i % 5) * DAY + 0.3 * DAY);
       const { times, features } = f.forecast(now);
@@ -261,6 +266,12 @@ function run(seed: number, kind: Break, tallies: Map<number, Tally>): void {
       tally.score += intervalScore(Math.log(truth - f.laidAtMs), (p) =>
         Math.log(at(p) - f.laidAtMs),
       );
+      if (exact) {
+        const logDose = exact(times.touch, features, f.laidAtMs);
+        tally.exact += intervalScore(Math.log(truth - f.laidAtMs), (p) =>
+          Math.log(clock.timeOf(Math.exp(logDose(p)))! - f.laidAtMs),
+        );
+      }
       tally.width += touch.sigma / times.touch.sigma;
       // A paint counts as tested with two tests to its name.
       if (f.paints.every((p) => (tested.get(p) ?? 0) >= 2)) {
@@ -313,9 +324,14 @@ function run(seed: number, kind: Break, tallies: Map<number, Tally>): void {
   }
 }
 
-export function simulate(studios: number, kind: Break, seed = 1): Map<number, Tally> {
+export function simulate(
+  studios: number,
+  kind: Break,
+  seed = 1,
+  withExact = false,
+): Map<number, Tally> {
   const tallies = new Map(COUNTS.map((n) => [n, empty()]));
-  for (let i = 0; i < studios; i++) run(seed * 7919 + i * 104_729, kind, tallies);
+  for (let i = 0; i < studios; i++) run(seed * 7919 + i * 104_729, kind, tallies, withExact);
   return tallies;
 }
 
@@ -324,7 +340,7 @@ const share = (n: number, of: number) => ((100 * n) / of).toFixed(1).padStart(5)
 if (process.argv[1]?.includes('simulate-learning')) {
   const studios = Number(process.argv[2] ?? 200);
   console.log(
-    'studios      tests   in 50 %  in 90 %  by 90 %   spread all   spread tested   widened   score',
+    'studios      tests   in 50 %  in 90 %  by 90 %   spread all   spread tested   widened   score   exact',
   );
   for (const kind of (process.argv[3]?.split(',') ?? [
     'none',
@@ -332,7 +348,7 @@ if (process.argv[1]?.includes('simulate-learning')) {
     'heavy',
     'misdeclared',
   ]) as Break[]) {
-    for (const [n, t] of simulate(studios, kind)) {
+    for (const [n, t] of simulate(studios, kind, 1, process.argv[4] === 'exact')) {
       console.log(
         [
           kind.padEnd(12),
@@ -344,6 +360,7 @@ if (process.argv[1]?.includes('simulate-learning')) {
           t.testedFilms === 0 ? '    –' : share(t.testedWidth, t.testedFilms),
           (t.widen / t.studios).toFixed(2),
           (t.score / t.films).toFixed(4),
+          t.exact === 0 ? '–' : (t.exact / t.films).toFixed(4),
         ].join('     '),
       );
     }

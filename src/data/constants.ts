@@ -228,6 +228,12 @@ const HANDBOOK_ROWS = {
   resinNoteOfBinder: row(0.1, 'share of the binder by volume', JUDGEMENT, 'low'),
   balsamMaxOfMedium: row(0.1, 'share of the medium', 'at most 5-10 %; from memory', 'low'),
   cloveCautionPct: row(2, 'wt % of the mixture', 'at most 1-2 %; from memory', 'low'),
+  stearateMaxShare: row(
+    0.03,
+    'share of the tube paint by weight',
+    'makers add 1-3 %; from memory',
+    'low',
+  ),
   drierMaxShare: row(0.02, 'share of the wet mixture', '1-2 % of the paint; from memory', 'medium'),
   waxFlexibleMax: row(
     0.1,

@@ -132,25 +132,28 @@ describe('changes', () => {
 
 describe('rows of a table file', () => {
   const newId = () => 'made-up';
-  const anyPaint: fc.Arbitrary<CabinetPaint> = fc.record({
-    id: fc.constantFrom('a', 'b-1'),
-    name: fc.constantFrom('My white', 'Ochre, "the good one"', 'Grey; mixed'),
-    pigments: fc
-      .uniqueArray(fc.constantFrom(...PIGMENT_ROWS.map((r) => r.key)), {
-        minLength: 1,
-        maxLength: 3,
-      })
-      .map((keys) => keys.map((pigment, i) => ({ pigment, parts: i + 0.5 }))),
-    binder: fc.constantFrom(...BINDER_KEYS),
-    extenderShare: fc.constantFrom(0, 0.25, 0.8),
-    oilWtPct: fc.constantFrom(null, 22.5),
-    dryingFactor: fc.constantFrom(null, 1.4),
-    makeUpUnknown: fc.boolean(),
-    tubeMl: fc.constantFrom(20, 37, 150),
-    price: fc.constantFrom(null, 8.5),
-    left: fc.constantFrom(0, 0.5, 2),
-    archived: fc.boolean(),
-  });
+  const anyPaint: fc.Arbitrary<CabinetPaint> = fc
+    .record({
+      stearate: fc.constantFrom(null, 4.5),
+      id: fc.constantFrom('a', 'b-1'),
+      name: fc.constantFrom('My white', 'Ochre, "the good one"', 'Grey; mixed'),
+      pigments: fc
+        .uniqueArray(fc.constantFrom(...PIGMENT_ROWS.map((r) => r.key)), {
+          minLength: 1,
+          maxLength: 3,
+        })
+        .map((keys) => keys.map((pigment, i) => ({ pigment, parts: i + 0.5 }))),
+      binder: fc.constantFrom(...BINDER_KEYS),
+      extenderShare: fc.constantFrom(0, 0.25, 0.8),
+      oilWtPct: fc.constantFrom(null, 22.5),
+      dryingFactor: fc.constantFrom(null, 1.4),
+      makeUpUnknown: fc.boolean(),
+      tubeMl: fc.constantFrom(20, 37, 150),
+      price: fc.constantFrom(null, 8.5),
+      left: fc.constantFrom(0, 0.5, 2),
+      archived: fc.boolean(),
+    })
+    .map(({ stearate, ...p }) => (stearate === null ? p : { ...p, stearateWtPct: stearate }));
 
   test('every paint comes back the same (seed printed)', () => {
     fc.assert(

@@ -12,6 +12,7 @@ export const asTube = ({
   extenderShare,
   oilWtPct,
   dryingFactor,
+  stearateWtPct,
   makeUpUnknown,
 }: CabinetPaint): OwnTube => ({
   id,
@@ -21,6 +22,7 @@ export const asTube = ({
   extenderShare,
   oilWtPct,
   dryingFactor,
+  ...(stearateWtPct === undefined ? {} : { stearateWtPct }),
   makeUpUnknown,
 });
 

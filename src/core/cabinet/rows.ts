@@ -26,6 +26,7 @@ export const COLUMNS = [
   'left_pct',
   'oil_wt_pct',
   'drying_factor',
+  'stearate_wt_pct',
   'make_up_unknown',
   'archived',
 ] as const;
@@ -58,6 +59,7 @@ export const rowOfPaint = (paint: CabinetPaint): Record<Column, string> => ({
   left_pct: tidy(paint.left, 100),
   oil_wt_pct: orEmpty(paint.oilWtPct),
   drying_factor: orEmpty(paint.dryingFactor),
+  stearate_wt_pct: orEmpty(paint.stearateWtPct ?? null),
   make_up_unknown: paint.makeUpUnknown ? 'yes' : 'no',
   archived: paint.archived ? 'yes' : 'no',
 });
@@ -113,6 +115,7 @@ const COLUMN_OF: Record<string, Column> = {
   left: 'left_pct',
   oilWtPct: 'oil_wt_pct',
   dryingFactor: 'drying_factor',
+  stearateWtPct: 'stearate_wt_pct',
   name: 'name',
   id: 'id',
 };
@@ -130,6 +133,9 @@ export function readPaintRow(row: Row, newId: () => string): ReadRow {
     left: Number((numberOr(row.left_pct, 100) / 100).toFixed(6)),
     oilWtPct: numberOr(row.oil_wt_pct, null),
     dryingFactor: numberOr(row.drying_factor, null),
+    ...((row.stearate_wt_pct ?? '').trim() === ''
+      ? {}
+      : { stearateWtPct: numberOr(row.stearate_wt_pct, null) }),
     makeUpUnknown: yes(row.make_up_unknown),
     archived: yes(row.archived),
   });

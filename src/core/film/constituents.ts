@@ -47,6 +47,8 @@ export interface Constituents {
   /** Tube paint of water-mixable binder, and of tubes nobody knows the make-up of. */
   waterMixable: number;
   makeUpUnknown: number;
+  /** Aluminium stearate that somebody named, beside the volumes: it is part of the tube paint. */
+  stearate: number;
   /** Historic mixtures of resin and lead-cooked oil. */
   megilp: number;
   /** What the coat is when it is not paint; null for paint. */
@@ -79,6 +81,7 @@ export const blank = (): Constituents => ({
   speedLog: 0,
   waterMixable: 0,
   makeUpUnknown: 0,
+  stearate: 0,
   megilp: 0,
   material: null,
 });
@@ -115,6 +118,7 @@ const SCALARS = [
   'speedLog',
   'waterMixable',
   'makeUpUnknown',
+  'stearate',
   'megilp',
 ] as const;
 

@@ -49,6 +49,7 @@ function putTube(
   putSpeed(out, handbook, paint, volume);
   if (paint.binder === 'water-mixable') out.waterMixable += volume;
   if (paint.makeUpUnknown) out.makeUpUnknown += volume;
+  out.stearate += volume * paint.stearate;
   const acrylic = binder.kind === 'acrylic';
   const dry = acrylic ? volume * ACRYLIC_TUBE.solidsVolumeFraction : volume;
   // An acrylic tube keeps the proportions of its pigments; how much binder and water it has is in the table.

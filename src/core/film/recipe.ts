@@ -28,6 +28,7 @@ export const binderKeySchema = z.enum(BINDER_KEYS, {
 const OIL_WT_MIN = 5;
 const OIL_WT_MAX = 90;
 const EXTENDER_MAX = 0.8;
+const STEARATE_WT_MAX = 15;
 const FACTOR_MIN = 0.1;
 const FACTOR_MAX = 10;
 
@@ -64,6 +65,12 @@ export const ownTubeSchema = z.object({
     .min(FACTOR_MIN, { error: `The drying factor must be at least ${FACTOR_MIN}.` })
     .max(FACTOR_MAX, { error: `The drying factor can be at most ${FACTOR_MAX}.` })
     .nullable(),
+  /** Aluminium stearate, % by weight of the paint; absent: as usual, 1 to 3, and already in the oil of the table. */
+  stearateWtPct: z
+    .number({ error: 'Stearate must be a number of %.' })
+    .min(0, { error: 'Stearate cannot be below 0 %.' })
+    .max(STEARATE_WT_MAX, { error: `Stearate can be at most ${STEARATE_WT_MAX} % by weight.` })
+    .optional(),
   /** A white, tint or "hue" of which nobody says what is in it. */
   makeUpUnknown: z.boolean(),
 });

@@ -15,6 +15,8 @@ export interface TubePaint {
   /** Drying factor of each pigment and its share of the tube's colouring matter. */
   speeds: { pigment: Pigment; share: number; factor: number }[];
   makeUpUnknown: boolean;
+  /** Aluminium stearate, share of the paint; 0 where it is as usual. */
+  stearate: number;
 }
 
 /** ml of binder per ml of pigment in a usual tube of it. */
@@ -62,6 +64,7 @@ function ownPaint(handbook: Handbook, own: OwnTube): TubePaint {
         factor: own.dryingFactor ?? pigment.dryingFactor,
       })),
     makeUpUnknown: own.makeUpUnknown,
+    stearate: (own.stearateWtPct ?? 0) / 100,
   };
 }
 
@@ -89,6 +92,7 @@ function readTable(handbook: Handbook, pigmentKey: string, binder: BinderKey): T
     binderVolume: ratio / (1 + ratio),
     speeds: [{ pigment, share: 1, factor: pigment.dryingFactor }],
     makeUpUnknown: false,
+    stearate: 0,
   };
 }
 

@@ -29,7 +29,7 @@ const SCHEMA_FILES = [
   'id-schema.ts',
 ];
 /** Of the schema files, comments apart, when the edition of the seal was last counted up. */
-const ACCEPTED_BY = '8f33b73409fd7e13';
+const ACCEPTED_BY = 'b8905ef64466a43b';
 
 test('a schema that has changed counts the edition of the seal up', () => {
   const code = SCHEMA_FILES.map(

@@ -303,6 +303,21 @@ const extenderHigh = rule({
       : null,
 });
 
+const stearateHigh = rule({
+  key: 'stearate-high',
+  title: 'Much aluminium stearate',
+  says: 'Over 3 % it makes a buttery paint of much oil: soft, sensitive to water and solvent; the reckoning of its binder is unsure.',
+  mend: 'Take a paint with less of it for coats that others lie on.',
+  source: 'makers add 1-3 %; advice of conservators; from memory',
+  confidence: 'low',
+  needs: 'always',
+  speaks: ({ film, handbook }) =>
+    film.traits.oilFilm &&
+    film.traits.stearateShare > handbook.constants.stearateMaxShare + ROUNDING
+      ? { severity: 'caution', value: film.traits.stearateShare }
+      : null,
+});
+
 const waterThinned = rule({
   key: 'water-thinned',
   title: 'Thinned with much water',
@@ -393,6 +408,7 @@ export const FILM_RULES = [
   balsamHigh,
   waxHigh,
   extenderHigh,
+  stearateHigh,
   waterThinned,
   ordinaryOilInWaterMixable,
   waterSensitive,

@@ -356,6 +356,12 @@ const CASES: [RuleKey, Severity, Case, Case][] = [
     { coats: all(recipe([own({ extenderShare: 0.1 })])) },
   ],
   [
+    'stearate-high',
+    'caution',
+    { coats: all(recipe([own({ stearateWtPct: 5 })])) },
+    { coats: all(recipe([own({ stearateWtPct: 3 })])) },
+  ],
+  [
     'water-thinned',
     'caution',
     { coats: all(wateroil(0.4), ochre) },

@@ -27,6 +27,8 @@ export interface Traits {
   dustMetals: boolean;
   bitumen: boolean;
   makeUpUnknown: boolean;
+  /** Aluminium stearate that somebody named, share of the tube paint. */
+  stearateShare: number;
   waterMixable: boolean;
   /** Poppy, safflower and walnut, of the drying oil. */
   slowOilShare: number;
@@ -119,6 +121,7 @@ export function traitsOf(c: Constituents): Traits {
     dustMetals: t.dust,
     bitumen: (c.pigments.bitumen ?? 0) > 0 || c.megilp > 0,
     makeUpUnknown: c.makeUpUnknown > 0,
+    stearateShare: ratio(c.stearate, tubes),
     waterMixable: c.waterMixable > 0,
     slowOilShare: ratio(slowOil(c), oil),
     ordinaryOilShare: c.waterMixable > 0 ? ratio(oil - waterOil, oil) : 0,

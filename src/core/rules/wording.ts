@@ -18,6 +18,7 @@ const SHARES: ReadonlySet<Finding['rule']> = new Set([
   'zinc-on-top',
   'zinc-thick',
   'extender-high',
+  'stearate-high',
   'resin-high',
   'resin-glaze',
   'wax-high',

@@ -67,6 +67,14 @@ export function CorrectionFields({ edit: { form } }: { edit: PaintEdit }) {
           max={10}
           {...form.number('dryingFactor', 'number', null)}
         />
+        <Stepper
+          label="Aluminium stearate by weight"
+          unit="%"
+          step={0.5}
+          min={0}
+          max={15}
+          {...form.number('stearateWtPct', 'number', 'absent')}
+        />
         {oilWtPct !== null || dryingFactor !== null ? (
           <Action
             title="Go by the table"
