@@ -38,6 +38,7 @@ export const PLAN_ROWS = {
   quickRounds: row(250, 'rounds', JUDGEMENT),
   delayRounds: row(300, 'rounds', JUDGEMENT),
   /** Days of which the delay of a step is told. */
+  readyByDraws: row(1500, 'draws', 'a standard error under 1.3 points; computed'),
   delayDays: row(6, 'd', JUDGEMENT),
 } as const satisfies Record<string, ConstantRow>;
 

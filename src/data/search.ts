@@ -15,8 +15,8 @@ export const SEARCH_ROWS = {
   smallWorks: tried(20, 'works'),
   smallCycles: tried(3, 'cycles'),
   fewestRounds: tried(3500, 'rounds'),
-  mostRounds: tried(6000, 'rounds'),
-  roundsTimesWorks: tried(300_000, 'rounds times works'),
+  mostRounds: tried(30000, 'rounds'),
+  roundsTimesWorks: tried(2_000_000, 'rounds times works'),
   /** Days given to a painting without a date, where it competes with dated ones. */
   undatedDays: tried(400, 'd'),
   /** Between the urgencies of two paintings that are taken one after the other: no chain is as long. */
@@ -36,7 +36,7 @@ export const SEARCH_ROWS = {
   /** How much dearer a plan may become at the start: of a large one, and of a small one as share of its cost. */
   warmLarge: tried(1, 'days late'),
   warmLeast: tried(2, 'days late'),
-  warmShare: tried(0.01, 'share of the cost'),
+  warmShare: tried(0.004, 'share of the cost'),
   warmMostCost: tried(1e4, 'days late'),
   /** How often each kind of part is torn down: all; a work or two; a session; else a painting or two. */
   ruinWhole: tried(0.2, 'chance'),
@@ -54,6 +54,17 @@ export const SEARCH_ROWS = {
   skipNever: tried(0.6, 'chance'),
   skipMost: tried(0.4, 'chance'),
   keepShut: tried(0.5, 'chance'),
+  /** The search over the order of the paintings: plans built, by the size; how a plan is changed, cumulated; its heat. */
+  orderLooks: tried(500, 'plans'),
+  orderLooksTimesWorks: tried(40_000, 'plans times works'),
+  orderMoves: tried(0.7, 'chance, cumulated'),
+  orderSpread: tried(0.82, 'chance, cumulated'),
+  orderJoin: tried(0.91, 'chance, cumulated'),
+  orderApartLeast: tried(0.3, 'd'),
+  orderApartMost: tried(1e5, 'd'),
+  orderHeat: tried(0.01, 'share of the cost'),
+  /** Searches begun from different orders in a problem of a studio's size. */
+  starts: tried(3, 'searches'),
   /** The painter, or the page, is asked every so many rounds whether to stop. */
   askEvery: tried(16, 'rounds'),
 } as const satisfies Record<string, ConstantRow>;

@@ -14,8 +14,9 @@ export function Hazards({ pigments }: { pigments: string[] }) {
   const rows = [...new Set(pigments)].map(pigmentRow).filter((row) => row !== undefined);
   const byMetals = new Map<string, typeof rows>();
   for (const row of rows) {
-    const metals = listed(row.metals.filter(isGrave));
-    if (metals !== '') byMetals.set(metals, [...(byMetals.get(metals) ?? []), row]);
+    if (!row.metals.some(isGrave)) continue;
+    const metals = listed(row.metals);
+    byMetals.set(metals, [...(byMetals.get(metals) ?? []), row]);
   }
   return (
     <>

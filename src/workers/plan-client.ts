@@ -1,6 +1,12 @@
 import { proxy } from 'comlink';
+import type { ReadyBy } from '@/core/schedule/ready-by';
 import type { StudioPlan } from '@/core/schedule/studio-plan';
-import { studioPlanSchema, type PlanRequest } from './plan-protocol';
+import {
+  readyBySchema,
+  studioPlanSchema,
+  type PlanRequest,
+  type ReadyByRequest,
+} from './plan-protocol';
 import { unpack } from './protocol';
 import { runner } from './runner';
 
@@ -56,4 +62,14 @@ export function solvePlan(request: PlanRequest, onProgress: (done: number) => vo
       cancelNow({ ended: 'cancelled' });
     },
   };
+}
+
+/** By which days the coats below one have to be laid. In a worker of its own: the plan may be at work in the other. */
+export async function solveReadyBy(request: ReadyByRequest): Promise<ReadyBy | null> {
+  const own = planWorker();
+  try {
+    return unpack(readyBySchema.nullable(), await own.run((jobs) => jobs.readyBy(request)));
+  } finally {
+    own.stop();
+  }
 }

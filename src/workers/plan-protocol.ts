@@ -9,7 +9,8 @@ import type { HalfOfDraws } from '@/core/schedule/odds';
 import { planRecordSchema } from '@/core/plan-record/schema';
 import type { Plan } from '@/core/schedule/result';
 import { whatIfSchema } from '@/core/schedule/what-if';
-import type { StudioPlan, StudioPlanInput } from '@/core/schedule/studio-plan';
+import type { ReadyBy } from '@/core/schedule/ready-by';
+import type { ReadyByTarget, StudioPlan, StudioPlanInput } from '@/core/schedule/studio-plan';
 
 /** What goes into the planning worker and comes out of it. Both sides are checked. */
 export const planRequestSchema = z.object({
@@ -55,6 +56,13 @@ const impossible = z.discriminatedUnion('kind', [
   }),
   z.object({ kind: z.literal('never-dry'), work: id }),
   z.object({ kind: z.literal('pin-outside-hours'), work: id, pinMs: z.number() }),
+  z.object({
+    kind: z.literal('pins-meet'),
+    work: z.string(),
+    other: z.string(),
+    pinMs: z.number(),
+    startMs: z.number().nullable(),
+  }),
   z.object({
     kind: z.literal('pin-too-early'),
     work: id,
@@ -149,3 +157,17 @@ export const studioPlanSchema: z.ZodType<StudioPlan> = z.object({
   windows: z.array(z.object({ fromMs: z.number(), toMs: z.number() })),
   delays: z.array(delaysSchema),
 });
+
+export const readyByRequestSchema = z.object({
+  studio: planRequestSchema,
+  target: z.object({ coatId: id, passageId: id, atMs: z.number() }),
+}) satisfies z.ZodType<{ studio: StudioPlanInput; target: ReadyByTarget }>;
+export type ReadyByRequest = z.infer<typeof readyByRequestSchema>;
+
+const readyByDay = z.object({ day: z.string(), fromMs: z.number(), chance: z.number() });
+export const readyBySchema = z.object({
+  chance: z.number(),
+  links: z.array(
+    z.object({ step: id, lastSafe: readyByDay.nullable(), days: z.array(readyByDay) }),
+  ),
+}) satisfies z.ZodType<ReadyBy>;

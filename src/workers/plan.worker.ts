@@ -25,6 +25,7 @@ let helper: PlanHelper | null | undefined;
 
 expose({
   ...HELPER,
+  readyBy: PLANNER.readyBy,
   plan(raw: unknown, onProgress?: (done: number) => unknown): Promise<Reply> {
     if (helper === undefined) helper = helperOf();
     return PLANNER.plan(raw, onProgress, helper);

@@ -1,6 +1,18 @@
 import { z } from 'zod';
-import { planStudio, studioJob, type Second, type StudioJob } from '@/core/schedule/studio-plan';
-import { delaysSchema, foundSchema, halfSchema, planRequestSchema } from './plan-protocol';
+import {
+  planStudio,
+  readyByOf,
+  studioJob,
+  type Second,
+  type StudioJob,
+} from '@/core/schedule/studio-plan';
+import {
+  delaysSchema,
+  foundSchema,
+  halfSchema,
+  planRequestSchema,
+  readyByRequestSchema,
+} from './plan-protocol';
 import { reply, replyLater, unpack, type Reply } from './protocol';
 
 /** What one planning worker can ask of another. */
@@ -44,6 +56,11 @@ function secondOf(helper: PlanHelper, raw: unknown): Second {
 
 /** The job of the planning worker: decode, call the core, encode; tells how far it is. */
 export const PLANNER = {
+  readyBy: (raw: unknown): Reply =>
+    reply(() => {
+      const { studio, target } = readyByRequestSchema.parse(raw);
+      return readyByOf(studio, target);
+    }),
   plan: (
     raw: unknown,
     onProgress?: (done: number) => unknown,

@@ -38,7 +38,7 @@ test('from the empty studio to a mended, laid, kept and restored painting', asyn
   await page.getByRole('button', { name: /^Fatten it to \d+ %$/ }).click();
   await expect(page.getByRole('heading', { name: /leaner than/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Back' }).click();
-  await expect(page.getByText('Every column holds as it rises.')).toBeVisible();
+  await expect(page.getByText('No coat pinches in, but there is a caution below.')).toBeVisible();
 
   // Lay the first coat: Today changes.
   await page.getByRole('link', { name: 'jars: open the section' }).click();

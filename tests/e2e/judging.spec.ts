@@ -295,3 +295,41 @@ test('varnish after a knife coat waits for the knife coat, not for the glaze on 
   await page.getByRole('button', { name: /^Knife coat, / }).click();
   await expect(page.getByText(/Thick paint: touch-dry is its skin/)).toBeVisible();
 });
+
+test('ready by: from the section, the last safe day of every coat below, with falling odds', async ({
+  page,
+}) => {
+  await openWith(
+    page,
+    made('Ready By', [
+      { is: coat('Tone', paint(12, [tube('raw-umber')]), { role: 'tone' }), ago: null },
+      { is: coat('Body colour', paint(40)), ago: null },
+      {
+        is: coat(
+          'Glaze',
+          paint(
+            12,
+            [tube('transparent-oxide-red')],
+            [{ ingredient: 'stand-oil', parts: 1 }, SPIRITS],
+            0.5,
+          ),
+          { role: 'glaze', application: 'glaze' },
+        ),
+        ago: null,
+      },
+    ]),
+  );
+  await row(page, /Ready By: bare/).click();
+  await page.getByRole('button', { name: /^Glaze, planned/ }).click();
+  await page.getByRole('button', { name: 'Ready by …' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByLabel('To begin glaze on').fill('20 Apr 2026, 10:00');
+  await expect(
+    sheet.getByRole('heading', { name: /^Tone by .*; Body colour by .*\.$/ }),
+  ).toBeVisible();
+  const days = sheet.getByRole('list', { name: 'Body colour, day by day' }).getByRole('listitem');
+  await expect(days.filter({ hasText: 'last safe' })).toHaveCount(1);
+  // Tomorrow is too soon, and that is said.
+  await sheet.getByLabel('To begin glaze on').fill('12 Mar 2026, 10:00');
+  await expect(sheet.getByRole('heading', { name: /^Not safely by/ })).toBeVisible();
+});

@@ -79,7 +79,7 @@ test('figures change while editing, and hazards stand where the choice is made',
     .click();
   await expect(
     page.getByText(
-      /Cadmium red holds cadmium, selenium.*no sanding.*safety data sheet and local rules govern/,
+      /Cadmium red holds cadmium and selenium.*no sanding.*safety data sheet and local rules govern/,
     ),
   ).toBeVisible();
   await expect(page.getByText(/Solvent vapour/)).toBeVisible();

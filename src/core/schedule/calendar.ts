@@ -143,3 +143,28 @@ export function workWindows(input: CalendarInput): WorkWindow[] {
     }))
     .filter(({ fromMs, toMs }) => toMs - fromMs >= input.leastMinutes * MINUTE_MS);
 }
+
+/** A day with hours for work. */
+export interface WorkingDay {
+  /** Local date. */
+  day: string;
+  fromMs: number;
+  untilMs: number;
+}
+
+/** The days with hours for work that begin by a moment. */
+export function workingDays(
+  { windows }: { windows: WorkWindow[] },
+  untilMs: number,
+  timeZone: string,
+): WorkingDay[] {
+  const out: WorkingDay[] = [];
+  for (const { fromMs, toMs } of windows) {
+    if (fromMs > untilMs) break;
+    const day = dateIn(fromMs, timeZone);
+    const last = out.at(-1);
+    if (last?.day === day) last.untilMs = toMs;
+    else out.push({ day, fromMs, untilMs: toMs });
+  }
+  return out;
+}

@@ -1,6 +1,6 @@
 import { PLAN_ODDS } from '@/data/plan';
 import { DAY_MS } from '../drying';
-import { dateIn } from './calendar';
+import { workingDays } from './calendar';
 import { oddsOf } from './odds';
 import type { PlanProblem } from './problem';
 import { plan, type Plan, type PlanOptions } from './result';
@@ -37,24 +37,6 @@ export interface DelayOptions {
   draws: number;
   seed: number;
   plan?: PlanOptions;
-}
-
-interface Day {
-  day: string;
-  fromMs: number;
-  untilMs: number;
-}
-
-function workingDays(problem: PlanProblem, untilMs: number, timeZone: string): Day[] {
-  const out: Day[] = [];
-  for (const { fromMs, toMs } of problem.windows) {
-    if (fromMs > untilMs) break;
-    const day = dateIn(fromMs, timeZone);
-    const last = out.at(-1);
-    if (last?.day === day) last.untilMs = toMs;
-    else out.push({ day, fromMs, untilMs: toMs });
-  }
-  return out;
 }
 
 /**

@@ -98,6 +98,24 @@ describe('what the painter rules', () => {
     expect(p.impossible).toEqual([]);
   });
 
+  test('two pins at one time: that is said, with both names, and one of them goes elsewhere', () => {
+    const pinMs = NOW + 8 * HOUR_MS;
+    const p = plan(
+      daily(
+        4,
+        [
+          { slots: 2, pinMs },
+          { slots: 2, pinMs },
+        ],
+        [null],
+      ),
+    );
+    expect(p.impossible).toHaveLength(1);
+    const [met] = p.impossible;
+    expect(met).toMatchObject({ kind: 'pins-meet', pinMs });
+    expect([met!.work, met!.kind === 'pins-meet' && met!.other].sort()).toEqual(['w0', 'w1']);
+  });
+
   test('a pin before it is dry is said, and the work goes where it can', () => {
     const works = [{}, { lags: waits('w0', 2.5), pinMs: NOW + DAY_MS + 8 * HOUR_MS }];
     const p = plan(daily(5, works, [null]));

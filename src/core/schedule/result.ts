@@ -37,6 +37,8 @@ export type Impossible =
   | { kind: 'never-dry'; work: string }
   | { kind: 'pin-outside-hours'; work: string; pinMs: number }
   | { kind: 'pin-too-early'; work: string; pinMs: number; startMs: number | null }
+  /** Another is pinned to the same time. */
+  | { kind: 'pins-meet'; work: string; other: string; pinMs: number; startMs: number | null }
   | { kind: 'missed-wet'; work: string; into: string[] };
 
 export interface Plan {
@@ -100,13 +102,21 @@ function impossibleOf(state: PlanState): Impossible[] {
     }
     if (pinMs !== null && of.pin[i] === PIN_NOWHERE)
       out.push({ kind: 'pin-outside-hours', work: work.id, pinMs });
-    else if (pinMs !== null && of.pin[i] !== NO_PIN && of.pin[i] !== at)
-      out.push({
-        kind: 'pin-too-early',
-        work: work.id,
-        pinMs,
-        startMs: at === UNPLACED ? null : slots.start[at]!,
-      });
+    else if (pinMs !== null && of.pin[i] !== NO_PIN && of.pin[i] !== at) {
+      const startMs = at === UNPLACED ? null : slots.start[at]!;
+      const other = pinnedThere(of, i);
+      out.push(
+        other === null
+          ? { kind: 'pin-too-early', work: work.id, pinMs, startMs }
+          : {
+              kind: 'pins-meet',
+              work: work.id,
+              other: of.problem.works[other]!.id,
+              pinMs,
+              startMs,
+            },
+      );
+    }
     if (state.wasMissed(i) || of.hopeless.includes(i))
       out.push({
         kind: 'missed-wet',
@@ -115,6 +125,15 @@ function impossibleOf(state: PlanState): Impossible[] {
       });
   }
   return out;
+}
+
+/** Another work that is pinned to some of the time that this one is pinned to. */
+function pinnedThere({ n, pin, length }: Compiled, i: number): number | null {
+  const from = pin[i]!;
+  const to = from + length[i]!;
+  for (let j = 0; j < n; j++)
+    if (j !== i && pin[j]! >= 0 && pin[j]! < to && from < pin[j]! + length[j]!) return j;
+  return null;
 }
 
 /** The painter's own wish keeps it off the calendar, not the paint. */

@@ -5,6 +5,7 @@ import type { Compiled } from './compile';
 import { decode, tailsOf } from './decode';
 import { EARLIEST } from './place';
 import { exchange } from './exchange';
+import { searchOrder } from './order-search';
 import { polish } from './polish';
 import { LARGE, ruin } from './ruin';
 import { PlanState, UNPLACED } from './state';
@@ -124,45 +125,44 @@ export function firstPlan(
   return candidates.reduce((best, s) => (s.cost() < best.cost() ? s : best));
 }
 
+/** The best that a search came by. */
+interface Found {
+  cost: number;
+  start: Int32Array;
+  missed: number[];
+}
+
 /**
- * Large-neighbourhood search on top of the first plan: take a part of the plan out (the rest of a painting or two,
- * a session and what follows from it, a stretch of the calendar), build it anew at random, and keep it by the rule of
- * simulated annealing. Shaw (1998) and Pisinger & Ropke (2010) for the scheme; from memory.
+ * Large-neighbourhood search from a plan: take a part of it out (the rest of a painting or two, a session and what
+ * follows from it, a stretch of the calendar), build it anew at random, and keep it by the rule of simulated annealing.
+ * Shaw (1998) and Pisinger & Ropke (2010) for the scheme; from memory.
+ * @param asked told how many rounds are done; true ends it
  */
-export function search(of: Compiled, options: SearchOptions): SearchResult {
-  const { weights, seed, stop } = options;
-  const state = firstPlan(of, options);
-  const firstCost = state.cost();
-  const rounds = options.rounds ?? usualRounds(of.n);
-  if (of.n === 0) return { state, rounds: 0, stopped: false, firstCost };
-  const random = uniform(seed);
-  const tails = tailsOf(of);
-  const slack = bySlack(of, tails);
+function anneal(
+  state: PlanState,
+  { slack, tails }: { slack: Float64Array; tails: Float64Array },
+  random: () => number,
+  rounds: number,
+  asked: (done: number) => boolean,
+): Found {
+  const { of } = state;
   const largest = of.n > LARGE;
   if (!largest) polish(state);
-
   let current = state.cost();
-  let best = current;
-  let bestStart = state.start.slice();
   const missedOf = () => all(of).filter(state.wasMissed);
-  let bestMissed = missedOf();
+  const best: Found = { cost: current, start: state.start.slice(), missed: missedOf() };
   const closed = new Uint8Array(of.slots.first.length);
   const warmest = largest
     ? SEARCH.warmLarge
     : Math.max(SEARCH.warmLeast, SEARCH.warmShare * Math.min(current, SEARCH.warmMostCost));
   const keep = () => {
-    if (current >= best - 1e-9) return;
-    best = current;
-    bestStart = state.start.slice();
-    bestMissed = missedOf();
+    if (current >= best.cost - 1e-9) return;
+    best.cost = current;
+    best.start = state.start.slice();
+    best.missed = missedOf();
   };
-  let done = 0;
-  let stopped = false;
-  for (; done < rounds; done++) {
-    if (stop && done % SEARCH.askEvery === 0 && stop(done, rounds)) {
-      stopped = true;
-      break;
-    }
+  for (let done = 0; done < rounds; done++) {
+    if (done % SEARCH.askEvery === 0 && asked(done)) break;
     // Small problems are heated anew some times: cheaper than one long search, and it leaves corners it got stuck in.
     const cycle = of.n <= SEARCH.smallWorks ? Math.min(SEARCH.cycle, rounds) : rounds;
     const heat = warmest * (1 - (done % cycle) / cycle) ** 2;
@@ -201,11 +201,65 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
       for (const { i, t, missed } of before) if (t !== UNPLACED) state.put(i, t, missed);
     }
   }
-  const settled = new PlanState(of, weights);
-  const missed = new Set(bestMissed);
-  bestStart.forEach((t, i) => {
-    if (t !== UNPLACED) settled.put(i, t, missed.has(i));
-  });
-  polish(settled, largest ? SEARCH.largePolish : Infinity);
-  return { state: settled, rounds: done, stopped, firstCost };
+  return best;
 }
+
+const stateOf = (of: Compiled, weights: PlanWeights, { start, missed }: Found): PlanState => {
+  const state = new PlanState(of, weights);
+  const isMissed = new Set(missed);
+  start.forEach((t, i) => {
+    if (t !== UNPLACED) state.put(i, t, isMissed.has(i));
+  });
+  return state;
+};
+
+/**
+ * The best plan found: a first plan by rules or the last one, a search over the order of the paintings, and then parts
+ * built anew. Problems of a studio's size are begun several times, each from an order of its own, for where a search
+ * ends hangs on who goes first; the rest of the rounds goes to the best of them.
+ */
+export function search(of: Compiled, options: SearchOptions): SearchResult {
+  const { weights, seed, stop } = options;
+  const first = firstPlan(of, options);
+  const firstCost = first.cost();
+  const rounds = options.rounds ?? usualRounds(of.n);
+  if (of.n === 0) return { state: first, rounds: 0, stopped: false, firstCost };
+  const random = uniform(seed);
+  const tails = tailsOf(of);
+  const urgency = { slack: bySlack(of, tails), tails };
+  const ranks = ranksOf(of);
+  // A large plan that only has to be mended has no time for orders.
+  const mends = of.n > LARGE && (options.warm?.size ?? 0) > 0;
+  const looks = mends
+    ? 0
+    : Math.round(Math.min(SEARCH.orderLooks, SEARCH.orderLooksTimesWorks / of.n));
+  const several = of.n > SEARCH.smallWorks && of.n <= LARGE ? SEARCH.starts : 1;
+  let done = 0;
+  let stopped = false;
+  let best: Found | null = null;
+  const share = rounds / (several === 1 ? 1 : several + 1);
+  for (let k = 0; k < several && !stopped; k++) {
+    const ordered = searchOrder(of, weights, { ...urgency, ranks }, random, looks);
+    // The last plan is where the first search begins; the others see what another order would do.
+    const from = k === 0 || !ordered ? better(first, ordered) : ordered;
+    const found = anneal(from, urgency, random, Math.round(share), (n) => {
+      stopped ||= stop?.(done + n, rounds) ?? false;
+      return stopped;
+    });
+    done += Math.round(share);
+    if (!best || found.cost < best.cost) best = found;
+  }
+  if (several > 1 && !stopped) {
+    const found = anneal(stateOf(of, weights, best!), urgency, random, Math.round(share), (n) => {
+      stopped ||= stop?.(done + n, rounds) ?? false;
+      return stopped;
+    });
+    done += Math.round(share);
+    if (found.cost < best!.cost) best = found;
+  }
+  const settled = stateOf(of, weights, best!);
+  polish(settled, of.n > LARGE ? SEARCH.largePolish : Infinity);
+  return { state: settled, rounds: Math.min(done, rounds), stopped, firstCost };
+}
+
+const better = (a: PlanState, b: PlanState | null): PlanState => (b && b.cost() < a.cost() ? b : a);

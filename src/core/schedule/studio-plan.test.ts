@@ -224,9 +224,12 @@ describe('edges', () => {
     expect(paint.problem.works[1]!.wets.length).toBeGreaterThan(0);
   });
 
-  test('lost or soft: both sides open in one sitting', () => {
-    const { works } = built(withEdge('soft', [one(jars), one(wall)])).problem;
-    expect(works.at(-1)!.wets[0]).toMatchObject({ sameSitting: true });
+  test('lost: both sides in one sitting; soft: one while the strip along the other is open', () => {
+    const wet = (intent: 'lost' | 'soft') =>
+      built(withEdge(intent, [one(jars), one(wall)])).problem.works.at(-1)!.wets[0];
+    expect(wet('lost')).toMatchObject({ sameSitting: true });
+    expect(wet('soft')).toMatchObject({ sameSitting: false });
+    expect(wet('soft')!.dose).toBeGreaterThan(0);
   });
 
   test('crisp: one side dry before the other', () => {

@@ -52,7 +52,11 @@ function OddsFoot({ view, painting }: Props) {
         <Text size="small" tone="ink2" numberOfLines={2}>
           {delays?.lastSafe
             ? `${painting.painting.title}. ${slackWords(painting)}`
-            : 'No date set for it.'}
+            : dueMs === null
+              ? 'No date set for it.'
+              : delays
+                ? 'No day is safe for its next coat.'
+                : 'Working out its last safe day.'}
         </Text>
       </View>
     </View>
@@ -61,11 +65,14 @@ function OddsFoot({ view, painting }: Props) {
 
 function slackWords({ goal, delays }: PaintingPlanView): string {
   const points = Math.round((delays?.perDay ?? 0) * 100);
-  const costs = points > 0 ? `each costs ${points} ${points === 1 ? 'point' : 'points'}` : '';
+  const costs = points > 0 ? `costs ${points} ${points === 1 ? 'point' : 'points'}` : '';
   if (goal?.slackDays === null || goal === null || !Number.isFinite(goal.slackDays)) return '';
   const days = Math.round(goal.slackDays);
-  const slack = days >= 0 ? `${days} days of slack` : `${-days} days late at even odds`;
-  return costs ? `${slack}, ${costs}.` : `${slack}.`;
+  const done =
+    days >= 0
+      ? `At even odds done ${days} ${days === 1 ? 'day' : 'days'} before its date`
+      : `At even odds ${-days} ${days === -1 ? 'day' : 'days'} late`;
+  return costs ? `${done}; each day of delay ${costs}.` : `${done}.`;
 }
 
 function LaneFoot({ view, lane }: Props & { lane: PaintingPlanView['lanes'][number] }) {

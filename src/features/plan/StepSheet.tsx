@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { PlannedWork } from '@/core/schedule';
 import { makesEdges } from '@/core/painting/edges';
@@ -16,6 +17,7 @@ import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { space } from '@/ui/tokens';
 import { dayWord, hours } from './plan-words';
+import { ReadyBySheet } from './ReadyBySheet';
 import type { PlanView } from './usePlanView';
 import type { Replan } from './useReplan';
 
@@ -35,6 +37,8 @@ export function StepSheet({ view, works, replan, onClose }: Props) {
   const waiting = waits.some((w) => ids.includes(w.id));
   const first = works[0];
   const step = works.length === 1 && first ? view.stepOf(first.id) : null;
+  const [ready, setReady] = useState(false);
+  const painting = view.paintings.find((p) => p.painting.id === step?.paintingId)?.painting;
   const titleOf = (id: string): string =>
     view.paintings.find((p) => p.painting.id === id)?.painting.title ?? '';
   if (!first) return null;
@@ -61,6 +65,18 @@ export function StepSheet({ view, works, replan, onClose }: Props) {
           checked={waiting}
           onPress={() => (waiting ? replan.letGo(ids) : replan.notThisWeek(ids))}
         />
+        {step && painting ? <Action title="Ready by …" onPress={() => setReady(true)} /> : null}
+        {ready && step && painting ? (
+          <ReadyBySheet
+            painting={painting}
+            coatId={step.coat.id}
+            passageId={step.passageIds[0]!}
+            coatName={step.coat.name}
+            nowMs={view.nowMs}
+            atMs={first.startMs}
+            onClose={() => setReady(false)}
+          />
+        ) : null}
         <Problem says={replan.refusal} />
         {step ? (
           <Effort

@@ -39,9 +39,15 @@ function allowUnusedIds(): void {
 const DOMAIN = 'tawny-hour.invalid';
 const SECONDS = 60;
 
-/** Ids hold slashes and hashes; a UID is plainer to every reader without them. */
+/**
+ * Ids hold slashes and hashes; a UID is plainer to every reader without them. Each is written as its own code, so that
+ * two ids never become one.
+ */
 export const uidOf = (entry: Pick<CalendarEntry, 'key' | 'kind'>): string =>
-  `${entry.kind}-${entry.key.replace(/[^\w.-]+/g, '-')}@${DOMAIN}`;
+  `${entry.kind}-${entry.key.replace(/[^\w.-]/gu, (sign) => `~${sign.codePointAt(0)!.toString(16)}~`)}@${DOMAIN}`;
+
+/** Control characters have no place in a line of a calendar; a pasted title may bring them along. */
+const plain = (text: string): string => text.replace(/\p{Cc}+/gu, ' ').trim();
 
 /**
  * An iCalendar file (RFC 5545). All times are written in UTC, so they are right in every zone and across a change of
@@ -60,8 +66,8 @@ export function calendarFile(entries: CalendarEntry[], options: Options): string
       start: new Date(entry.fromMs),
       end: new Date(entry.toMs),
       stamp: new Date(options.nowMs),
-      summary: entry.summary,
-      description: entry.description,
+      summary: plain(entry.summary),
+      description: entry.description.split('\n').map(plain).join('\n'),
       sequence: options.sequence,
       transparency:
         entry.kind === 'work' ? ICalEventTransparency.OPAQUE : ICalEventTransparency.TRANSPARENT,
@@ -70,8 +76,10 @@ export function calendarFile(entries: CalendarEntry[], options: Options): string
       event.createAlarm({
         type: ICalAlarmType.display,
         triggerBefore: options.alarmMinutes * SECONDS,
-        description: entry.summary,
+        description: plain(entry.summary),
       });
   }
-  return calendar.toString();
+  const text = calendar.toString();
+  // Every line ends so (RFC 5545, 3.1), the last one too.
+  return text.endsWith('\r\n') ? text : `${text}\r\n`;
 }

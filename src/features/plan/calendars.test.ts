@@ -46,6 +46,18 @@ describe('calendar out', () => {
     expect(uidOf(DUE)).not.toBe(uidOf(GLAZE));
   });
 
+  test('two ids never share a UID, and every UID is plain', () => {
+    const keys = ['a/b', 'a#b', 'a b', 'a-b', 'a~2f~b', 'a/b#2', 'ä/b'];
+    const uids = keys.map((key) => uidOf({ key, kind: 'dry' }));
+    expect(new Set(uids).size).toBe(keys.length);
+    for (const uid of uids) expect(uid).toMatch(/^[\w.~@-]+$/);
+  });
+
+  test('a title that was pasted with control characters is written without them', () => {
+    const text = calendarFile([{ ...GLAZE, summary: 'Quinces\u0007\tand\r\npears' }], options);
+    expect(read(text)[0]!.event.summary).toBe('Quinces and pears');
+  });
+
   test('work rings and takes time; a date does neither', () => {
     const trigger = events[0]!.c.getFirstSubcomponent('valarm')!.getFirstPropertyValue('trigger');
     expect(String(trigger)).toBe('-PT30M');
@@ -62,6 +74,7 @@ describe('calendar out', () => {
     const text = calendarFile([{ ...GLAZE, description: 'x'.repeat(300) }], options);
     for (const line of text.split('\r\n')) expect(Buffer.byteLength(line)).toBeLessThanOrEqual(75);
     expect(text.startsWith('BEGIN:VCALENDAR\r\n')).toBe(true);
+    expect(text.endsWith('END:VCALENDAR\r\n')).toBe(true);
   });
 });
 

@@ -37,11 +37,18 @@ test('what cannot be had is said with what to do, or where it went', () => {
     /needs 3 h in one sitting; your longest is 2 h/,
   );
   expect(say({ kind: 'pin-too-early', work: 'w', pinMs: at(18, 18), startMs: at(20, 18) })).toMatch(
-    /cannot be at Wed 18 18:00.*It stands at Fri 20 18:00\./,
+    /cannot be at Wed 18, 18:00.*It stands at Fri 20, 18:00\./,
   );
   expect(say({ kind: 'pin-outside-hours', work: 'w', pinMs: at(18, 3) })).toMatch(
     /outside your hours/,
   );
+  // Of today the hour is said once.
+  expect(say({ kind: 'pin-outside-hours', work: 'w', pinMs: at(17, 22) })).toMatch(
+    /pinned to today, 22:00, outside/,
+  );
+  expect(
+    say({ kind: 'pins-meet', work: 'w', other: 'x', pinMs: at(18, 18), startMs: at(20, 18) }),
+  ).toMatch(/and Glaze: wall are both pinned to Wed 18, 18:00\. .* stands at Fri 20, 18:00/);
   expect(say({ kind: 'never-dry', work: 'w' })).toMatch(/Warm the studio/);
   expect(say({ kind: 'missed-wet', work: 'w', into: ['x'] })).toMatch(/waits until that is dry/);
 });

@@ -67,7 +67,7 @@ export function impossibleWords(
   slotMinutes: number,
 ): string {
   const name = nameOf(what.work);
-  const at = (ms: number) => `${shortTime(ms, nowMs)} ${format(ms, 'HH:mm')}`;
+  const at = (ms: number) => `${dayWord(ms, nowMs)}, ${format(ms, 'HH:mm')}`;
   switch (what.kind) {
     case 'no-room':
       return `${name} has no place in the year ahead: your hours are full, or what it waits for has none. Add hours, or take something out.`;
@@ -81,6 +81,8 @@ export function impossibleWords(
       return what.startMs === null
         ? `${name} cannot be at ${at(what.pinMs)}: what lies below is not dry by then, or the hour is taken.`
         : `${name} cannot be at ${at(what.pinMs)}: what lies below is not dry by then, or the hour is taken. It stands at ${at(what.startMs)}.`;
+    case 'pins-meet':
+      return `${name} and ${nameOf(what.other)} are both pinned to ${at(what.pinMs)}. ${what.startMs === null ? `${name} has no place` : `${name} stands at ${at(what.startMs)}`}; give one of them another time.`;
     case 'missed-wet':
       return `${name} was meant into open paint and cannot catch it. It waits until that is dry.`;
   }

@@ -21,12 +21,20 @@ export function entriesOf(view: PlanView): CalendarEntry[] {
       description: 'Planned by Tawny Hour. Import the file again and it moves with the plan.',
     })),
   );
+  const known = new Map<string, number>();
+  /** A window by its painting, passage and coats, laid or planned; the second of the same coat is told apart. */
+  const keyOf = (paintingId: string, passageId: string, coatIds: string[]): string => {
+    const key = `${paintingId}/${passageId}/${coatIds.join('+')}`;
+    const n = known.get(key) ?? 0;
+    known.set(key, n + 1);
+    return n === 0 ? key : `${key}/${n + 1}`;
+  };
   const dry = view.paintings.flatMap((p) =>
     p.lanes.flatMap((lane) =>
       lane.films
         .filter((f) => f.touchByMs > view.nowMs && Number.isFinite(f.touchByMs))
         .map((f): CalendarEntry => ({
-          key: `${p.painting.id}/${lane.passageId}/${f.key}`,
+          key: keyOf(p.painting.id, lane.passageId, f.layer.film.coatIds),
           kind: 'dry',
           fromMs: f.touchMs,
           toMs: Math.max(f.touchByMs, f.touchMs + QUARTER_MS),

@@ -14,6 +14,7 @@ import { StateTag } from '@/ui/film/StateSwatch';
 import { Heading, Text } from '@/ui/Text';
 import { about } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
+import { ReadyBySheet } from '@/features/plan/ReadyBySheet';
 import { LayDialog } from '@/features/record/LayDialog';
 import { RepairButton, RepairPlace } from './RepairButton';
 import { LaidPanel } from './LaidPanel';
@@ -92,6 +93,7 @@ function Findings({ view, chosen }: { view: SectionView; chosen: LayerView }) {
 function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
   const [laying, setLaying] = useState(false);
   const [wishing, setWishing] = useState(false);
+  const [ready, setReady] = useState(false);
   const router = useRouter();
   const { painting } = view;
   // A couch and the paint for it are planned as one film: the couch is laid first, the paint is edited.
@@ -154,6 +156,17 @@ function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
       ))}
       {chosen.layer.film.coatIds.length > 0 && !isMaterial(painting, coatId) ? (
         <Action title="Open until, dry by …" onPress={() => setWishing(true)} />
+      ) : null}
+      <Action title="Ready by …" onPress={() => setReady(true)} />
+      {ready ? (
+        <ReadyBySheet
+          painting={painting}
+          coatId={layFirstId}
+          passageId={view.passage.passage.id}
+          coatName={chosen.layer.film.name}
+          nowMs={view.nowMs}
+          onClose={() => setReady(false)}
+        />
       ) : null}
       {wishing ? (
         <WishDialog

@@ -51,6 +51,14 @@ function plannedToday(last: PlanRecord['last'], nowMs: number): PlannedPlace[] {
     .filter(({ atMs }) => isSameDay(atMs, nowMs));
 }
 
+/** Where the suggestion leaves the plan, and why. */
+const Departures = ({ of, nowMs }: { of: Departure[]; nowMs: number }) =>
+  of.map((d) => (
+    <Text key={`${d.row.painting.id}|${d.coat.id}|${d.passages[0]!.id}`} size="small" tone="ink2">
+      {departureWords(d, nowMs)}
+    </Text>
+  ));
+
 /** Why the suggestion leaves the plan. */
 function departureWords({ row, passages, coat, why }: Departure, nowMs: number): string {
   const what = `${coat.name}, ${passages.map((p) => p.name).join(', ')}`;
@@ -142,15 +150,7 @@ export function HoursAtHand({
                 />
               ) : null}
             </View>
-            {suggestion.departures.map((d) => (
-              <Text
-                key={`${d.row.painting.id}|${d.coat.id}|${d.passages[0]!.id}`}
-                size="small"
-                tone="ink2"
-              >
-                {departureWords(d, nowMs)}
-              </Text>
-            ))}
+            <Departures of={suggestion.departures} nowMs={nowMs} />
             <TimeStrip
               works={works.map((w) => ({ key: keyOf(w), minutes: w.minutes }))}
               cleaning={suggestion.cleaningMinutes}
