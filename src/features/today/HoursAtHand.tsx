@@ -1,4 +1,4 @@
-import { isSameDay } from 'date-fns';
+import { isSameDay } from 'date-fns/isSameDay';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
