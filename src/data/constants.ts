@@ -135,6 +135,7 @@ const HANDBOOK_ROWS = {
     'film formation of acrylic dispersions; from memory',
     'medium',
   ),
+  acrylicWaterMaxShare: row(0.6, 'water of the wet mixture', 'common practice, no source', 'low'),
   oilOverAcrylicDays: row(1, 'd', 'usual advice 24-72 h; from memory', 'medium'),
   oilOverAcrylicDaysPer100um: row(3, 'd per 100 um', 'usual advice 24-72 h; from memory', 'low'),
   oilGroundWaitDays: row(

@@ -71,6 +71,20 @@ const oilOverAcrylicPaint = rule({
   },
 });
 
+const acrylicThinned = rule({
+  key: 'acrylic-thinned',
+  title: 'Acrylic thinned with much water',
+  says: 'Over six tenths of water the polymer no longer joins: a wash that rubs off, and takes what lies on it along.',
+  mend: 'Rub it when dry; where it comes off, seal it with thin acrylic medium. Thin with medium in place of water.',
+  source: 'film formation of acrylic dispersions; common practice, no source',
+  confidence: 'medium',
+  needs: 'always',
+  speaks: ({ film, handbook }) =>
+    film.traits.acrylic && film.composition.mediumShare > handbook.constants.acrylicWaterMaxShare
+      ? { severity: 'caution', value: film.composition.mediumShare }
+      : null,
+});
+
 const acrylicCold = rule({
   key: 'acrylic-cold',
   title: 'Acrylic below 10 °C',
@@ -93,5 +107,6 @@ export const DISPERSION_RULES = [
   gessoOverOil,
   waterborneVarnishOverOil,
   oilOverAcrylicPaint,
+  acrylicThinned,
   acrylicCold,
 ] as const;

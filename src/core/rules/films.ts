@@ -346,6 +346,20 @@ const ordinaryOilInWaterMixable = rule({
       : null,
 });
 
+const alkydInWaterMixable = rule({
+  key: 'alkyd-in-water-mixable',
+  title: 'Ordinary alkyd in water-mixable paint',
+  says: 'It no longer takes water and may curdle with it; it dries as alkyd does.',
+  mend: 'No water in this mix from here on: thin and clean with spirits, or take an alkyd medium made for it.',
+  source: PRACTICE,
+  confidence: 'medium',
+  needs: 'additives',
+  speaks: ({ film }) =>
+    film.traits.waterMixable && film.kept.alkydMedium > 0
+      ? { severity: film.traits.water > 0 ? 'caution' : 'note' }
+      : null,
+});
+
 const waterSensitive = rule({
   key: 'water-sensitive',
   title: 'Water-mixable paint on top',
@@ -411,6 +425,7 @@ export const FILM_RULES = [
   stearateHigh,
   waterThinned,
   ordinaryOilInWaterMixable,
+  alkydInWaterMixable,
   waterSensitive,
   noWetCleaning,
   bitumen,

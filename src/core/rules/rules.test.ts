@@ -356,6 +356,18 @@ const CASES: [RuleKey, Severity, Case, Case][] = [
     { coats: all(recipe([own({ extenderShare: 0.1 })])) },
   ],
   [
+    'acrylic-thinned',
+    'caution',
+    { coats: all(recipe([tube('yellow-ochre', 1, 'acrylic')], 0.7, [part('water')], 8)) },
+    { coats: all(recipe([tube('yellow-ochre', 1, 'acrylic')], 0.3, [part('water')], 8)) },
+  ],
+  [
+    'alkyd-in-water-mixable',
+    'note',
+    { coats: all(recipe([tube('titanium-white', 1, 'water-mixable')], 0.2, ALKYD)) },
+    { coats: all(recipe([tube('titanium-white')], 0.2, ALKYD)) },
+  ],
+  [
     'stearate-high',
     'caution',
     { coats: all(recipe([own({ stearateWtPct: 5 })])) },

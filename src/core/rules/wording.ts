@@ -19,6 +19,7 @@ const SHARES: ReadonlySet<Finding['rule']> = new Set([
   'zinc-thick',
   'extender-high',
   'stearate-high',
+  'acrylic-thinned',
   'resin-high',
   'resin-glaze',
   'wax-high',
