@@ -14,7 +14,7 @@ const { mkdirSync, writeFileSync } = require('node:fs');
 const path = require('node:path');
 
 /** Needed by this many screens, a module goes into the kit. Fewer make the kit larger, more make the screens so. */
-const SHARED_BY = 4;
+const SHARED_BY = 7;
 
 /** Tells a browser that knows it (explicit compile hints) to compile every function of a file as it loads. */
 const RUN_AT_ONCE = '//# allFunctionsCalledOnLoad';

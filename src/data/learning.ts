@@ -38,6 +38,9 @@ export const LEARNING_ROWS = {
   conflictFrom: row(0.5, 'chance that a test was misread', JUDGEMENT),
   /** How readily windows widen where forecasts did not hold. */
   widenSpread: row(0.15, 'ln of the width', JUDGEMENT),
+  /** From this chance on a studio that wanders is asked of the tests themselves; below the other a fit is left out. */
+  climbFrom: row(0.2, 'chance of the fit', JUDGEMENT),
+  leastFit: row(0.01, 'chance of the fit', 'changes no figure that is told; tried'),
   /** Past forecasts count half as much after so long: a score of last year says little about this one. */
   scoreHalfLifeDays: row(42, 'd', JUDGEMENT),
   /** Step of the grid of widths from 1 on, and how many are asked: 1 to 2. */

@@ -10,7 +10,8 @@ import { planRecordSchema } from '@/core/plan-record/schema';
 import type { Plan } from '@/core/schedule/result';
 import { whatIfSchema } from '@/core/schedule/what-if';
 import type { ReadyBy } from '@/core/schedule/ready-by';
-import type { ReadyByTarget, StudioPlan, StudioPlanInput } from '@/core/schedule/studio-plan';
+import type { StudioPlan, StudioPlanInput } from '@/core/schedule/studio-plan';
+import type { ReadyByTarget } from '@/core/schedule/studio-ready-by';
 
 /** What goes into the planning worker and comes out of it. Both sides are checked. */
 export const planRequestSchema = z.object({

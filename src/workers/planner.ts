@@ -1,11 +1,6 @@
 import { z } from 'zod';
-import {
-  planStudio,
-  readyByOf,
-  studioJob,
-  type Second,
-  type StudioJob,
-} from '@/core/schedule/studio-plan';
+import { readyByOf } from '@/core/schedule/studio-ready-by';
+import { planStudio, studioJob, type Second, type StudioJob } from '@/core/schedule/studio-plan';
 import {
   delaysSchema,
   foundSchema,

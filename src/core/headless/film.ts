@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { ABSORBING_SURFACES, type AbsorbingSurface } from '@/data/grounds';
-import { composition, filmOfRecipe, groundLossFraction, wetMixture } from '../film';
+import { composition, filmOfRecipe, groundLossFraction, isAcrylic, wetMixture } from '../film';
 import { recipeSchema } from '../film/recipe';
 import { STUDIO_HANDBOOK } from '../handbook';
 import type { DefineVerb } from './define';
@@ -43,7 +43,9 @@ export const filmVerb = (define: DefineVerb) =>
       dryVolumesUm: z
         .record(z.string(), z.number())
         .describe('um of film by pigment key or "binder"'),
-      drying: paintFactorsSchema.describe('what its drying time is made of'),
+      drying: paintFactorsSchema
+        .nullable()
+        .describe('what its drying time is made of; null for what dries otherwise than oil'),
       groundLoss: z
         .record(z.enum(ABSORBING_SURFACES), fraction)
         .describe('L, the share of its drying oil that each ground drinks of a first coat'),
@@ -57,7 +59,7 @@ export const filmVerb = (define: DefineVerb) =>
         wetThicknessUm: recipe.thicknessUm / figures.volumeSolids,
         dryThicknessUm: recipe.thicknessUm,
         dryVolumesUm: { ...film.pigments, binder: recipe.thicknessUm * figures.fatness },
-        drying: paintFactors(film),
+        drying: film.material !== null || isAcrylic(film) ? null : paintFactors(film),
         groundLoss: Object.fromEntries(
           ABSORBING_SURFACES.map((s) => [s, groundLossFraction(STUDIO_HANDBOOK, film, s)]),
         ) as Record<AbsorbingSurface, number>,

@@ -170,7 +170,9 @@ const wandering = ({ priorSd, factors }: Problem, { scale }: Wander): Float64Arr
 function restlessFrom(problem: Problem, steady: Fit, wander: Wander): Fit {
   const n = steady.mean.length;
   const priorSd = wandering(problem, wander);
-  const before = choleskyFactor(steady.covariance, n)!;
+  const unlikely = { ...steady, wander: wander.scale, weight: -Infinity };
+  const before = choleskyFactor(steady.covariance, n);
+  if (!before) return unlikely;
   const precision = choleskyInverse(before, n);
   // What the tests say by themselves: precision times mean, for the prior's mean is nothing.
   const said = new Float64Array(n);
@@ -178,7 +180,7 @@ function restlessFrom(problem: Problem, steady: Fit, wander: Wander): Fit {
     for (let j = 0; j < n; j++) said[i]! += precision[i * n + j]! * steady.mean[j]!;
   for (let i = 0; i < n; i++) precision[i * n + i]! += priorSd[i]! ** -2 - steady.priorSd[i]! ** -2;
   const factor = choleskyFactor(precision, n);
-  if (!factor) return { ...steady, wander: wander.scale, weight: -Infinity };
+  if (!factor) return unlikely;
   const mean = choleskySolve(factor, n, said);
   const gain = said.reduce((s, x, k) => s + 0.5 * x * (mean[k]! - steady.mean[k]!), 0);
   return {
@@ -195,9 +197,6 @@ function restlessFrom(problem: Problem, steady: Fit, wander: Wander): Fit {
       Math.log(wander.chance / STEADY.chance),
   };
 }
-
-/** From this chance on a studio that wanders is asked of the tests themselves. */
-const WORTH_CLIMBING = 0.2;
 
 /** The reading noise to begin with: the likelihood is smooth there, and has one top. */
 const SMOOTH_NOISE = 0.3;
@@ -228,7 +227,7 @@ export function fitAll(problem: Problem, noise: Noise = STUDIO_NOISE): Fit[] {
   return [
     ...steady,
     ...restless.map((fit, k) =>
-      chances[k]! > WORTH_CLIMBING ? from(fit.mean, fit.coatSd, RESTLESS[k]!) : fit,
+      chances[k]! > L.climbFrom ? from(fit.mean, fit.coatSd, RESTLESS[k]!) : fit,
     ),
   ];
 }

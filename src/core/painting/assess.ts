@@ -1,10 +1,10 @@
 import {
-  type RuleSite,
   belowOnGround,
   withFilm,
   type BelowSummary,
   type Finding,
   type RuleFilm,
+  type RuleSite,
 } from '../rules';
 import { judgedLayer, placeFilm } from './assess-layer';
 import { contextOf, type Context } from './context';
@@ -71,10 +71,11 @@ function findingsOf(
     lowerThroughDry: pair?.lowerThroughDry ?? cover.throughDry,
     lowerTouchRatio: lower ? cover.dose / lower.times.touch.median : Infinity,
     lowerReaches: reaches(context, lower),
-    bodyHasHad: hasHad(
-      context,
-      layers.findLast((l) => l.film.key === below.body?.key),
-    ),
+    // Asked by one rule in a few places: the clock of the body is looked for then.
+    bodyHasHad: (dose) => {
+      const body = layers.findLast((l) => l.film.key === below.body?.key);
+      return hasHad(context, body)?.(dose) ?? null;
+    },
     lastToReach: (doseOf) => lastToReach(layers, doseOf, atMs),
     trapIndex: pair?.trapIndex ?? null,
     atMs,
@@ -102,7 +103,10 @@ function lastToReach(
 }
 
 /** When a laid film, left alone, has had a dose. */
-function hasHad({ air }: Context, layer: Layer | undefined): RuleSite['bodyHasHad'] {
+function hasHad(
+  { air }: Context,
+  layer: Layer | undefined,
+): ((dose: number) => number | null) | null {
   if (!layer || layer.film.laidAtMs === null) return null;
   const clock = air.clock(layer.times.kind, layer.film.laidAtMs, null);
   return (dose) => clock.timeOf(dose);

@@ -1,6 +1,6 @@
 import { USUAL_DEADLINE } from './deadline';
 import type { Deadline, Edge } from './deadline-schema';
-import { topLaid, type PaintingAssessment } from './layer';
+import { nextPlanned, topLaid, type PaintingAssessment } from './layer';
 import type { Coat, CoatRole, Painting } from './schema';
 import { plannedCoats } from './sites';
 
@@ -54,19 +54,24 @@ export function softNeighbours(
   });
 }
 
-/** Whose side of a soft edge is still to be painted while this passage is open. */
+/** Whose side of a soft edge is to be painted next, while this passage's own is open; none where it makes no edge. */
 export function softlyAwaited(
   { painting, passages }: PaintingAssessment,
   passageId: string,
 ): string[] {
   const edges = deadlineOf(painting).edges.filter(isSoft);
-  if (edges.length === 0) return [];
+  const own = passages.find(({ passage }) => passage.id === passageId);
+  const top = own && topLaid(own.base);
+  if (edges.length === 0 || !top || top.state !== 'open' || !makesEdges(top.film)) return [];
   return passages
-    .filter(
-      ({ passage }) =>
+    .filter(({ passage, base }) => {
+      const next = nextPlanned(base);
+      return (
         passage.id !== passageId &&
         edges.some((e) => meets(e, passage.id, passageId)) &&
-        plannedCoats(painting, passage.id).some(makesEdges),
-    )
+        next !== null &&
+        makesEdges(next.film)
+      );
+    })
     .map(({ passage }) => passage.name);
 }

@@ -76,8 +76,8 @@ export const groundLaidAtMs = (ground: Ground): number | null =>
   'laidAt' in ground && ground.laidAt !== undefined ? Date.parse(ground.laidAt) : null;
 
 /**
- * When the ground takes its first coat: oil grounds wait four weeks at least of lead white, six of another; alkyd a week, gesso a day (three
- * in damp air or after several coats), chalk-glue three; old paint and grounds without a date are ready.
+ * When the ground takes its first coat: oil grounds wait four weeks at least of lead white, six of another; alkyd a
+ * week, gesso a day (three in damp air or after several coats), chalk-glue three; old paint and grounds without a date are ready.
  */
 export function groundReadyAtMs(
   handbook: Handbook,

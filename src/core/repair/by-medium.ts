@@ -7,8 +7,8 @@ import { trial } from './trial';
 import type { Repair, RepairRequest } from './types';
 
 /**
- * The smallest addition of a fat oil, or of alkyd medium, that the school passes, rounded up to what a palette knife can measure; null
- * where none does.
+ * The smallest addition of a fat oil, or of alkyd medium, that the school passes, rounded up to what a palette knife can
+ * measure; null where none does.
  */
 export function addOil(
   request: RepairRequest,

@@ -64,7 +64,7 @@ const oilOverAcrylicPaint = rule({
     const { film, below, atMs } = site;
     const lower = below.body;
     if (!film.traits.oilFilm || !lower?.traits.acrylic || lower.laidAtMs === null) return null;
-    const ready = site.bodyHasHad?.(oilOverAcrylicDays(site, lower.thicknessUm)) ?? null;
+    const ready = site.bodyHasHad(oilOverAcrylicDays(site, lower.thicknessUm));
     return ready === null || ready > atMs
       ? { severity: 'caution', about: lower.name, untilMs: ready }
       : null;

@@ -73,8 +73,8 @@ export interface RuleSite {
   lowerTouchRatio: number;
   /** When the laid film below reaches a multiple of its touch-dry dose; null while it is only planned. */
   lowerReaches: ((touchRatio: number) => number | null) | null;
-  /** When the laid film with a body below has had a dose, days of its own clock; null while it is only planned. */
-  bodyHasHad: ((dose: number) => number | null) | null;
+  /** When the laid film with a body below has had a dose, days of its own clock; null: never, or it is only planned. */
+  bodyHasHad: (dose: number) => number | null;
   /**
    * Of the laid oil films below, however deep, the one that is last to have had a dose of its own: its name, that dose
    * and when; null where all have had it by the time this one goes on.

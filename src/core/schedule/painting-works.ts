@@ -416,7 +416,7 @@ export class PaintingWorks {
       const last = this.lastOn.get(id) ?? [];
       const covered = last.some((s) => s.coat.spot === null);
       // Where a varnish is planned, it waits for what lies below it.
-      const varnished = last.some((s) => s.coat.role === 'varnish');
+      const varnished = last.some((s) => stageFor(s, this.painting) in BELOW);
       return [
         ...(covered ? [] : this.laidLags(id, null, stage, DEADLINE_QUANTILE)),
         ...(varnished ? [] : this.deepLags(id, covered, stage, DEADLINE_QUANTILE)),

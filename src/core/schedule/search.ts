@@ -1,13 +1,13 @@
-import { SEARCH, SEARCH_NOISE_DAYS } from '@/data/search';
+import { SEARCH } from '@/data/search';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { DAY_MS } from '../drying';
+import { all, anneal, type Found } from './anneal';
 import type { Compiled } from './compile';
 import { decode, tailsOf } from './decode';
 import { EARLIEST } from './place';
-import { exchange } from './exchange';
 import { searchOrder } from './order-search';
 import { polish } from './polish';
-import { LARGE, ruin } from './ruin';
+import { LARGE } from './ruin';
 import { PlanState, UNPLACED } from './state';
 import type { PlanWeights } from './problem';
 
@@ -100,8 +100,6 @@ function warmStart(state: PlanState, warm: Map<string, number>, urgency: Float64
   });
 }
 
-const all = ({ n }: Compiled): number[] => Array.from({ length: n }, (_, i) => i);
-
 /** A first plan: the best of a few rules. */
 export function firstPlan(
   of: Compiled,
@@ -125,85 +123,6 @@ export function firstPlan(
   return candidates.reduce((best, s) => (s.cost() < best.cost() ? s : best));
 }
 
-/** The best that a search came by. */
-interface Found {
-  cost: number;
-  start: Int32Array;
-  missed: number[];
-}
-
-/**
- * Large-neighbourhood search from a plan: take a part of it out (the rest of a painting or two, a session and what
- * follows from it, a stretch of the calendar), build it anew at random, and keep it by the rule of simulated annealing.
- * Shaw (1998) and Pisinger & Ropke (2010) for the scheme; from memory.
- * @param asked told how many rounds are done; true ends it
- */
-function anneal(
-  state: PlanState,
-  { slack, tails }: { slack: Float64Array; tails: Float64Array },
-  random: () => number,
-  rounds: number,
-  asked: (done: number) => boolean,
-): Found {
-  const { of } = state;
-  const largest = of.n > LARGE;
-  if (!largest) polish(state);
-  let current = state.cost();
-  const missedOf = () => all(of).filter(state.wasMissed);
-  const best: Found = { cost: current, start: state.start.slice(), missed: missedOf() };
-  const closed = new Uint8Array(of.slots.first.length);
-  const warmest = largest
-    ? SEARCH.warmLarge
-    : Math.max(SEARCH.warmLeast, SEARCH.warmShare * Math.min(current, SEARCH.warmMostCost));
-  const keep = () => {
-    if (current >= best.cost - 1e-9) return;
-    best.cost = current;
-    best.start = state.start.slice();
-    best.missed = missedOf();
-  };
-  for (let done = 0; done < rounds; done++) {
-    if (done % SEARCH.askEvery === 0 && asked(done)) break;
-    // Small problems are heated anew some times: cheaper than one long search, and it leaves corners it got stuck in.
-    const cycle = of.n <= SEARCH.smallWorks ? Math.min(SEARCH.cycle, rounds) : rounds;
-    const heat = warmest * (1 - (done % cycle) / cycle) ** 2;
-    if (largest && done % SEARCH.ruinEvery !== 0) {
-      current += exchange(state, random, heat, SEARCH.exchanges);
-      keep();
-      continue;
-    }
-    const out = ruin(state, random, closed);
-    if (out.length === 0) continue;
-    const before = out.map((i) => ({ i, t: state.start[i]!, missed: state.wasMissed(i) }));
-    const projects = [...new Set(out.map((i) => of.project[i]!))].filter((g) => g >= 0);
-    const costOf = () => projects.reduce((sum, g) => sum + state.goalCost(g), state.otherCost());
-    const was = costOf();
-    for (const i of out) state.take(i);
-    const noise = SEARCH_NOISE_DAYS[(random() * SEARCH_NOISE_DAYS.length) | 0]!;
-    const ranks = random() < SEARCH.rankPaintings ? projects.map(() => random()) : null;
-    const urgency = slack.slice();
-    for (const i of out)
-      urgency[i] =
-        (ranks ? 1e4 * ranks[projects.indexOf(of.project[i]!)]! - tails[i]! : slack[i]!) +
-        noise * random();
-    decode(state, out, urgency, {
-      random,
-      join: random() < SEARCH.joinNever ? 0 : random(),
-      passMedium: random() < SEARCH.passMediumNever ? 0 : random(),
-      skip: random() < SEARCH.skipNever ? 0 : SEARCH.skipMost * random(),
-      closed: random() < SEARCH.keepShut ? closed : null,
-    });
-    const change = costOf() - was;
-    if (change <= 0 || random() < Math.exp(-change / Math.max(heat, 1e-9))) {
-      current += change;
-      keep();
-    } else {
-      for (const i of out) state.take(i);
-      for (const { i, t, missed } of before) if (t !== UNPLACED) state.put(i, t, missed);
-    }
-  }
-  return best;
-}
-
 const stateOf = (of: Compiled, weights: PlanWeights, { start, missed }: Found): PlanState => {
   const state = new PlanState(of, weights);
   const isMissed = new Set(missed);
@@ -216,13 +135,15 @@ const stateOf = (of: Compiled, weights: PlanWeights, { start, missed }: Found): 
 /**
  * The best plan found: a first plan by rules or the last one, a search over the order of the paintings, and then parts
  * built anew. Problems of a studio's size are begun several times, each from an order of its own, for where a search
- * ends hangs on who goes first; the rest of the rounds goes to the best of them.
+ * ends hangs on who goes first; the rest of the rounds goes to the best of them. Who asks for few rounds asks for a
+ * quick answer: the orders looked at are fewer in proportion, and it is begun once.
  */
 export function search(of: Compiled, options: SearchOptions): SearchResult {
   const { weights, seed, stop } = options;
   const first = firstPlan(of, options);
   const firstCost = first.cost();
-  const rounds = options.rounds ?? usualRounds(of.n);
+  const usual = usualRounds(of.n);
+  const rounds = options.rounds ?? usual;
   if (of.n === 0) return { state: first, rounds: 0, stopped: false, firstCost };
   const random = uniform(seed);
   const tails = tailsOf(of);
@@ -230,33 +151,27 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
   const ranks = ranksOf(of);
   // A large plan that only has to be mended has no time for orders.
   const mends = of.n > LARGE && (options.warm?.size ?? 0) > 0;
-  const looks = mends
-    ? 0
-    : Math.round(Math.min(SEARCH.orderLooks, SEARCH.orderLooksTimesWorks / of.n));
-  const several = of.n > SEARCH.smallWorks && of.n <= LARGE ? SEARCH.starts : 1;
+  const fully = Math.min(SEARCH.orderLooks, SEARCH.orderLooksTimesWorks / of.n);
+  const looks = mends ? 0 : Math.round(fully * Math.min(1, rounds / usual));
+  const several = of.n > SEARCH.smallWorks && of.n <= LARGE && rounds >= usual ? SEARCH.starts : 1;
+  const share = several === 1 ? rounds : Math.round(rounds / (several + 1));
   let done = 0;
   let stopped = false;
   let best: Found | null = null;
-  const share = rounds / (several === 1 ? 1 : several + 1);
+  const go = (from: PlanState): void => {
+    const found = anneal(from, urgency, random, share, (n) => {
+      stopped ||= stop?.(done + n, rounds) ?? false;
+      return stopped;
+    });
+    done += stopped ? 0 : share;
+    if (!best || found.cost < best.cost) best = found;
+  };
   for (let k = 0; k < several && !stopped; k++) {
     const ordered = searchOrder(of, weights, { ...urgency, ranks }, random, looks);
     // The last plan is where the first search begins; the others see what another order would do.
-    const from = k === 0 || !ordered ? better(first, ordered) : ordered;
-    const found = anneal(from, urgency, random, Math.round(share), (n) => {
-      stopped ||= stop?.(done + n, rounds) ?? false;
-      return stopped;
-    });
-    done += Math.round(share);
-    if (!best || found.cost < best.cost) best = found;
+    go(k === 0 || !ordered ? better(first, ordered) : ordered);
   }
-  if (several > 1 && !stopped) {
-    const found = anneal(stateOf(of, weights, best!), urgency, random, Math.round(share), (n) => {
-      stopped ||= stop?.(done + n, rounds) ?? false;
-      return stopped;
-    });
-    done += Math.round(share);
-    if (found.cost < best!.cost) best = found;
-  }
+  if (several > 1 && !stopped) go(stateOf(of, weights, best!));
   const settled = stateOf(of, weights, best!);
   polish(settled, of.n > LARGE ? SEARCH.largePolish : Infinity);
   return { state: settled, rounds: Math.min(done, rounds), stopped, firstCost };

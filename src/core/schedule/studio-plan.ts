@@ -13,7 +13,6 @@ import { delaysOf, type Delays } from './delays';
 import { HALVES, halfOfDraws, oddsFrom, type GoalOdds, type HalfOfDraws, type Odds } from './odds';
 import type { PlanProblem, WorkWindow } from './problem';
 import type { PlanRecord } from '../plan-record/schema';
-import { readyBy, type ReadyBy } from './ready-by';
 import { plan, type Plan } from './result';
 import type { Pace } from '../session/pace';
 import type { Step } from './steps';
@@ -229,25 +228,4 @@ export async function planStudio(
     halves,
     delays.filter((d) => d !== null),
   );
-}
-
-/** Which coat is asked about, where, and when it is to be begun. */
-export interface ReadyByTarget {
-  coatId: string;
-  passageId: string;
-  atMs: number;
-}
-
-/** By which days the coats below one have to be laid for it to be begun at a moment; null where it is not in the plan. */
-export function readyByOf(input: StudioPlanInput, target: ReadyByTarget): ReadyBy | null {
-  const { problem, steps } = studioProblem(input);
-  const step = steps.find(
-    (s) => s.coat.id === target.coatId && s.passageIds.includes(target.passageId),
-  );
-  if (!step) return null;
-  return readyBy(problem, step.workIds[0]!, target.atMs, {
-    timeZone: input.timeZone,
-    draws: PLAN_ODDS.readyByDraws,
-    seed: input.seed,
-  });
 }

@@ -97,8 +97,11 @@ export function clusterRows(rows: TodayRow[]): TodayCluster[] {
     const passages = known ? [...known.passages, row.passage] : [row.passage];
     const whole = row.spotName === null && passages.length === row.painting.passages.length;
     const around = [...new Set([...(known?.row.around ?? []), ...row.around])];
-    const soft = [...(known?.row.soft ?? []), ...row.soft];
-    clusters.set(key, { row: { ...(known?.row ?? row), around, soft }, passages, whole });
+    const soft = [...(known?.row.soft ?? []), ...row.soft].filter(
+      (n, i, all) => all.findIndex((other) => other.name === n.name) === i,
+    );
+    const awaited = [...new Set([...(known?.row.awaited ?? []), ...row.awaited])];
+    clusters.set(key, { row: { ...(known?.row ?? row), around, soft, awaited }, passages, whole });
   }
   return [...clusters.values()];
 }

@@ -161,7 +161,7 @@ export function todayRow(
     painting,
     around: [],
     soft: coat && stack.site.spotName === null ? softNeighbours(assessment, passage.id, coat) : [],
-    awaited: top?.state === 'open' ? softlyAwaited(assessment, passage.id) : [],
+    awaited: stack.site.spotName === null ? softlyAwaited(assessment, passage.id) : [],
     waitsFor: null,
     rest: coat !== undefined && isBegun(painting, coat, passage.id),
     stack,

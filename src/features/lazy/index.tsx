@@ -106,24 +106,25 @@ export const SettingsScreen = onDemand(
 export const ClimateScreen = onDemand(
   async () => (await import('@/features/climate/ClimateScreen')).ClimateScreen,
 );
+const todayAtRest = () => import('@/features/today/AtRest');
 export const DaylightBand = onDemand(
-  async () => (await import('@/features/today/DaylightBand')).DaylightBand,
+  async () => (await todayAtRest()).DaylightBand,
   'The daylight',
 );
 export const HoursAtHand = onDemand(
-  async () => (await import('@/features/today/HoursAtHand')).HoursAtHand,
+  async () => (await todayAtRest()).HoursAtHand,
   'What to do with the hours at hand',
 );
 export const WorthATouch = onDemand(
-  async () => (await import('@/features/today/WorthATouch')).WorthATouch,
+  async () => (await todayAtRest()).WorthATouch,
   'What is worth a touch',
 );
 export const Finished = onDemand<object>(
-  async () => (await import('@/features/today/Finished')).Finished,
+  async () => (await todayAtRest()).Finished,
   'What waits for varnish',
 );
 export const ExportReminder = onDemand(
-  async () => (await import('@/features/keep/ExportReminder')).ExportReminder,
+  async () => (await todayAtRest()).ExportReminder,
   'The reminder of a file',
 );
 export const LearnedScreen = onDemand(

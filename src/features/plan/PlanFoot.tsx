@@ -49,7 +49,7 @@ function OddsFoot({ view, painting }: Props) {
             ? `${delayed.coat.name} by ${byWhen(delays.lastSafe, view.nowMs)}.`
             : painting.painting.title}
         </Heading>
-        <Text size="small" tone="ink2" numberOfLines={2}>
+        <Text size="small" tone="ink2" numberOfLines={3}>
           {delays?.lastSafe
             ? `${painting.painting.title}. ${slackWords(painting)}`
             : dueMs === null
@@ -68,11 +68,9 @@ function slackWords({ goal, delays }: PaintingPlanView): string {
   const costs = points > 0 ? `costs ${points} ${points === 1 ? 'point' : 'points'}` : '';
   if (goal?.slackDays === null || goal === null || !Number.isFinite(goal.slackDays)) return '';
   const days = Math.round(goal.slackDays);
-  const done =
-    days >= 0
-      ? `At even odds done ${days} ${days === 1 ? 'day' : 'days'} before its date`
-      : `At even odds ${-days} ${days === -1 ? 'day' : 'days'} late`;
-  return costs ? `${done}; each day of delay ${costs}.` : `${done}.`;
+  const many = Math.abs(days) === 1 ? 'day' : 'days';
+  const done = `${Math.abs(days)} ${many} ${days >= 0 ? 'early' : 'late'} at even odds`;
+  return costs ? `${done}; a day’s delay ${costs}.` : `${done}.`;
 }
 
 function LaneFoot({ view, lane }: Props & { lane: PaintingPlanView['lanes'][number] }) {

@@ -65,7 +65,9 @@ export function StepSheet({ view, works, replan, onClose }: Props) {
           checked={waiting}
           onPress={() => (waiting ? replan.letGo(ids) : replan.notThisWeek(ids))}
         />
-        {step && painting ? <Action title="Ready by …" onPress={() => setReady(true)} /> : null}
+        {step && painting && step.coat.onto !== 'wet' ? (
+          <Action title="Ready by …" onPress={() => setReady(true)} />
+        ) : null}
         {ready && step && painting ? (
           <ReadyBySheet
             painting={painting}

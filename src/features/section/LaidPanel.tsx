@@ -8,7 +8,7 @@ import { RemovalSheet } from '@/features/record/RemovalSheet';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { space } from '@/ui/tokens';
-import { softWords } from '@/core/tell/soft';
+import { staysSoft } from '@/core/tell/stays-soft';
 import { StageWindows } from './StageWindows';
 import type { LayerView, SectionView } from './useSectionView';
 
@@ -26,7 +26,7 @@ export function LaidPanel({ view, chosen }: { view: SectionView; chosen: LayerVi
   return (
     <View style={{ gap: space.m }}>
       <StageWindows layer={layer} school={view.painting.school} nowMs={view.nowMs} />
-      {softWords(layer).map((words) => (
+      {staysSoft(layer).map((words) => (
         <Notice key={words}>{words}</Notice>
       ))}
       {layer.film.paintedOut ? <Notice>Painted out: the next coat has to hide it.</Notice> : null}

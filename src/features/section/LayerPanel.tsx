@@ -157,7 +157,10 @@ function Planned({ view, chosen }: { view: SectionView; chosen: LayerView }) {
       {chosen.layer.film.coatIds.length > 0 && !isMaterial(painting, coatId) ? (
         <Action title="Open until, dry by …" onPress={() => setWishing(true)} />
       ) : null}
-      <Action title="Ready by …" onPress={() => setReady(true)} />
+      {/* What goes into the wet has no day to be ready by: it is laid while the paint below is open. */}
+      {chosen.layer.onto === 'wet' ? null : (
+        <Action title="Ready by …" onPress={() => setReady(true)} />
+      )}
       {ready ? (
         <ReadyBySheet
           painting={painting}

@@ -1,21 +1,12 @@
-import { isSameDay } from 'date-fns/isSameDay';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
 import { StyleSheet, View } from 'react-native';
 import type { TodayGroup, TodayRow } from '@/core/today';
-import {
-  suggestSession,
-  type Departure,
-  type PlannedPlace,
-  type SuggestedWork,
-} from '@/core/today/suggest';
+import { suggestSession, type SuggestedWork } from '@/core/today/suggest';
 import { paceOf } from '@/core/session';
 import { timer, useBegin, useRunningSession, useSessions } from '@/features/session/useSession';
-import type { PlanRecord } from '@/core/plan-record/schema';
-import { rowWords } from '@/features/due-words';
-import { useNow, useStoreSelector } from '@/store/hooks';
-import { planRecordOf } from '@/store/plan';
+import { useStoreSelector } from '@/store/hooks';
 import { useText } from '@/forms/useText';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
@@ -23,6 +14,7 @@ import { StepButton } from '@/ui/Stepper';
 import { minusIcon, plusIcon } from '@/ui/desk-icons';
 import { Text } from '@/ui/Text';
 import { colour, radius, space, TARGET } from '@/ui/tokens';
+import { Departures, usePlannedToday } from './Departures';
 import { TimeStrip } from './TimeStrip';
 
 const HALF_HOUR = 30;
@@ -44,29 +36,6 @@ const REASON: Record<SuggestedWork['reason'], (work: SuggestedWork) => string> =
   fits: (w) => `${w.coat.name} first.`,
 };
 
-/** Works that the plan has for the day of a moment. */
-function plannedToday(last: PlanRecord['last'], nowMs: number): PlannedPlace[] {
-  return last
-    .map(({ id, at }) => ({ id, atMs: Date.parse(at) }))
-    .filter(({ atMs }) => isSameDay(atMs, nowMs));
-}
-
-/** Where the suggestion leaves the plan, and why. */
-const Departures = ({ of, nowMs }: { of: Departure[]; nowMs: number }) =>
-  of.map((d) => (
-    <Text key={`${d.row.painting.id}|${d.coat.id}|${d.passages[0]!.id}`} size="small" tone="ink2">
-      {departureWords(d, nowMs)}
-    </Text>
-  ));
-
-/** Why the suggestion leaves the plan. */
-function departureWords({ row, passages, coat, why }: Departure, nowMs: number): string {
-  const what = `${coat.name}, ${passages.map((p) => p.name).join(', ')}`;
-  return why === 'no-time'
-    ? `Planned for today: ${what}. There is no time left for it.`
-    : `Planned for today, but not yet: ${what}. ${row.spotName ?? row.passage.name}: ${rowWords(row, nowMs)}.`;
-}
-
 const hoursWord = (minutes: number): string =>
   minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${minutes % 60}`;
 
@@ -87,9 +56,7 @@ export function HoursAtHand({
   const running = useRunningSession();
   const paintings = useStoreSelector((s) => s.paintings.entities);
   const pace = useMemo(() => paceOf(sessions, paintings), [sessions, paintings]);
-  const last = useStoreSelector((s) => planRecordOf(s).last);
-  const nowMs = useNow();
-  const plan = useMemo(() => plannedToday(last, nowMs), [last, nowMs]);
+  const plan = usePlannedToday();
   const suggestion = useMemo(
     () => suggestSession(rows, minutes, pace, plan),
     [rows, minutes, pace, plan],
@@ -150,7 +117,7 @@ export function HoursAtHand({
                 />
               ) : null}
             </View>
-            <Departures of={suggestion.departures} nowMs={nowMs} />
+            <Departures of={suggestion.departures} all={listed} />
             <TimeStrip
               works={works.map((w) => ({ key: keyOf(w), minutes: w.minutes }))}
               cleaning={suggestion.cleaningMinutes}
