@@ -13,10 +13,13 @@ export const SEARCH_ROWS = {
   cycle: tried(2000, 'rounds'),
   /** Up to this many works a problem is small: cheap enough to be heated anew some times. */
   smallWorks: tried(20, 'works'),
-  smallCycles: tried(3, 'cycles'),
-  fewestRounds: tried(3500, 'rounds'),
-  mostRounds: tried(30000, 'rounds'),
-  roundsTimesWorks: tried(2_000_000, 'rounds times works'),
+  smallCycles: tried(10, 'cycles'),
+  /** Up to this many works three cycles find what ten do. */
+  tinyWorks: tried(12, 'works'),
+  tinyCycles: tried(3, 'cycles'),
+  fewestRounds: tried(1500, 'rounds'),
+  mostRounds: tried(50_000, 'rounds'),
+  roundsTimesWorks: tried(1_500_000, 'rounds times works'),
   /** Days given to a painting without a date, where it competes with dated ones. */
   undatedDays: tried(400, 'd'),
   /** Between the urgencies of two paintings that are taken one after the other: no chain is as long. */
@@ -38,6 +41,9 @@ export const SEARCH_ROWS = {
   warmLeast: tried(2, 'days late'),
   warmShare: tried(0.004, 'share of the cost'),
   warmMostCost: tried(1e4, 'days late'),
+  /** The same of a problem of a studio's size, which is begun several times instead. */
+  warmLeastStudio: tried(0.5, 'days late'),
+  warmShareStudio: tried(0.001, 'share of the cost'),
   /** How often each kind of part is torn down: all; a work or two; a session; else a painting or two. */
   ruinWhole: tried(0.2, 'chance'),
   ruinWorks: tried(0.4, 'chance, cumulated'),
@@ -45,26 +51,39 @@ export const SEARCH_ROWS = {
   ruinPaintingWhole: tried(0.8, 'chance, cumulated'),
   ruinPaintingWork: tried(0.5, 'chance'),
   ruinMostWorks: tried(150, 'works of a session'),
-  /** A window that is not used stays shut for the round. */
-  shutEmpty: tried(0.3, 'chance'),
-  /** How the torn part is built again: paintings in a random order; no joining; no waiting for a medium; no skipping. */
-  rankPaintings: tried(0.5, 'chance'),
-  joinNever: tried(0.3, 'chance'),
+  /** Everything from a moment on. */
+  ruinFlow: tried(0.1, 'chance'),
+  ruinFlowFromStart: tried(0.3, 'chance'),
+  /**
+   * How the torn part is built again: in the order it stood, but for a painting or two that are put off or brought
+   * forward; paintings in a random order; by slack, some paintings sooner. No joining; no waiting for a medium; no skipping.
+   */
+  orderStays: tried(0.8, 'chance'),
+  shiftNone: tried(0.2, 'chance'),
+  shiftOne: tried(0.7, 'chance, cumulated'),
+  apartBySlack: tried(0.3, 'chance'),
+  rankPaintings: tried(0.1, 'chance'),
+  joinNever: tried(0.6, 'chance'),
   passMediumNever: tried(0.6, 'chance'),
-  skipNever: tried(0.6, 'chance'),
+  skipNever: tried(0.85, 'chance'),
   skipMost: tried(0.4, 'chance'),
   keepShut: tried(0.5, 'chance'),
   /** The search over the order of the paintings: plans built, by the size; how a plan is changed, cumulated; its heat. */
-  orderLooks: tried(500, 'plans'),
-  orderLooksTimesWorks: tried(40_000, 'plans times works'),
-  orderMoves: tried(0.7, 'chance, cumulated'),
-  orderSpread: tried(0.82, 'chance, cumulated'),
-  orderJoin: tried(0.91, 'chance, cumulated'),
+  orderLooks: tried(8000, 'plans'),
+  orderLooksSmall: tried(500, 'plans'),
+  orderLooksTimesWorks: tried(300_000, 'plans times works'),
+  orderLooksTimesWorksLarge: tried(300_000, 'plans times works'),
+  orderMoves: tried(0.5, 'chance, cumulated'),
+  orderSpread: tried(0.6, 'chance, cumulated'),
+  orderJoin: tried(0.65, 'chance, cumulated'),
+  orderMedium: tried(0.7, 'chance, cumulated'),
   orderApartLeast: tried(0.3, 'd'),
   orderApartMost: tried(1e5, 'd'),
   orderHeat: tried(0.01, 'share of the cost'),
-  /** Searches begun from different orders in a problem of a studio's size. */
-  starts: tried(3, 'searches'),
+  /** Searches begun from different orders in a problem of a studio's size; the better half of them goes on each time. */
+  starts: tried(8, 'searches'),
+  /** The last plan stays unless another is better by so much: what was told is not turned over for a trifle. */
+  worthMoving: tried(0.005, 'share of the cost'),
   /** The painter, or the page, is asked every so many rounds whether to stop. */
   askEvery: tried(16, 'rounds'),
 } as const satisfies Record<string, ConstantRow>;
@@ -72,3 +91,9 @@ export const SEARCH_ROWS = {
 export const SEARCH = valuesOf(SEARCH_ROWS);
 /** How far urgencies are shaken before the torn part is built again, days; each as likely. */
 export const SEARCH_NOISE_DAYS = [0, 1, 4, 20] as const;
+/** The same where the part is built in the order it stood. */
+export const SEARCH_SHAKE_DAYS = [0, 0.3, 1] as const;
+/** How far a painting is put off or brought forward, days, at most; each as likely. */
+export const SEARCH_SHIFT_DAYS = [3, 10, 30] as const;
+/** Of the windows that are not used, so many stay shut for a round; each as likely. */
+export const SEARCH_SHUT_SHARES = [0, 0.3, 1] as const;

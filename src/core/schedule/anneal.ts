@@ -1,4 +1,5 @@
-import { SEARCH, SEARCH_NOISE_DAYS } from '@/data/search';
+import { SEARCH, SEARCH_NOISE_DAYS, SEARCH_SHAKE_DAYS, SEARCH_SHIFT_DAYS } from '@/data/search';
+import { DAY_MS } from '../drying';
 import type { Compiled } from './compile';
 import { decode } from './decode';
 import { exchange } from './exchange';
@@ -14,6 +15,46 @@ export interface Found {
   cost: number;
   start: Int32Array;
   missed: number[];
+}
+
+/** A plan as it stands. */
+export const foundOf = (state: PlanState, cost: number): Found => ({
+  cost,
+  start: state.start.slice(),
+  missed: all(state.of).filter(state.wasMissed),
+});
+
+/** Urgencies by which a part that was torn down is built again, days: see `SEARCH.orderStays`. */
+function urge(
+  { slots, project }: Compiled,
+  before: { i: number; t: number }[],
+  projects: number[],
+  { slack, tails }: { slack: Float64Array; tails: Float64Array },
+  random: () => number,
+  urgency: Float64Array,
+): void {
+  const any = <T>(list: readonly T[]): T => list[(random() * list.length) | 0]!;
+  const how = random();
+  const strict = how < SEARCH.rankPaintings;
+  const asTheyStood = how > 1 - SEARCH.orderStays;
+  const shake = any(asTheyStood ? SEARCH_SHAKE_DAYS : SEARCH_NOISE_DAYS);
+  let apart = 0;
+  if (strict) apart = SEARCH.paintingsApart;
+  else if (!asTheyStood && random() < SEARCH.apartBySlack) apart = any(SEARCH_SHIFT_DAYS);
+  const offsets = projects.map(() => (apart > 0 ? apart * random() : 0));
+  if (asTheyStood) {
+    const luck = random();
+    const shifted = luck < SEARCH.shiftNone ? 0 : luck < SEARCH.shiftOne ? 1 : 2;
+    for (let k = 0; k < shifted; k++)
+      offsets[(random() * offsets.length) | 0] = 2 * (random() - 0.5) * any(SEARCH_SHIFT_DAYS);
+  }
+  for (const { i, t } of before) {
+    const stood = asTheyStood && t !== UNPLACED ? slots.start[t]! / DAY_MS : slack[i]!;
+    urgency[i] =
+      (offsets[projects.indexOf(project[i]!)] ?? 0) +
+      (strict ? -tails[i]! : stood) +
+      shake * random();
+  }
 }
 
 /**
@@ -33,22 +74,24 @@ export function anneal(
   const largest = of.n > LARGE;
   if (!largest) polish(state);
   let current = state.cost();
-  const missedOf = () => all(of).filter(state.wasMissed);
-  const best: Found = { cost: current, start: state.start.slice(), missed: missedOf() };
+  let best = foundOf(state, current);
   const closed = new Uint8Array(of.slots.first.length);
+  const urgency = slack.slice();
+  const small = of.n <= SEARCH.smallWorks;
+  const share = small ? SEARCH.warmShare : SEARCH.warmShareStudio;
   const warmest = largest
     ? SEARCH.warmLarge
-    : Math.max(SEARCH.warmLeast, SEARCH.warmShare * Math.min(current, SEARCH.warmMostCost));
+    : Math.max(
+        small ? SEARCH.warmLeast : SEARCH.warmLeastStudio,
+        share * Math.min(current, SEARCH.warmMostCost),
+      );
   const keep = () => {
-    if (current >= best.cost - 1e-9) return;
-    best.cost = current;
-    best.start = state.start.slice();
-    best.missed = missedOf();
+    if (current < best.cost - 1e-9) best = foundOf(state, current);
   };
   for (let done = 0; done < rounds; done++) {
     if (done % SEARCH.askEvery === 0 && asked(done)) break;
     // Small problems are heated anew some times: cheaper than one long search, and it leaves corners it got stuck in.
-    const cycle = of.n <= SEARCH.smallWorks ? Math.min(SEARCH.cycle, rounds) : rounds;
+    const cycle = small ? Math.min(SEARCH.cycle, rounds) : rounds;
     const heat = warmest * (1 - (done % cycle) / cycle) ** 2;
     if (largest && done % SEARCH.ruinEvery !== 0) {
       current += exchange(state, random, heat, SEARCH.exchanges);
@@ -62,13 +105,7 @@ export function anneal(
     const costOf = () => projects.reduce((sum, g) => sum + state.goalCost(g), state.otherCost());
     const was = costOf();
     for (const i of out) state.take(i);
-    const noise = SEARCH_NOISE_DAYS[(random() * SEARCH_NOISE_DAYS.length) | 0]!;
-    const ranks = random() < SEARCH.rankPaintings ? projects.map(() => random()) : null;
-    const urgency = slack.slice();
-    for (const i of out)
-      urgency[i] =
-        (ranks ? 1e4 * ranks[projects.indexOf(of.project[i]!)]! - tails[i]! : slack[i]!) +
-        noise * random();
+    urge(of, before, projects, { slack, tails }, random, urgency);
     decode(state, out, urgency, {
       random,
       join: random() < SEARCH.joinNever ? 0 : random(),

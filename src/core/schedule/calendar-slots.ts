@@ -30,6 +30,14 @@ export function slotsOf(windows: WorkWindow[], slotMs: number, nowMs: number): S
   });
   const start = Float64Array.from(starts);
   const count = start.length;
+  // The first slot at or after every step of the grid: a search asks for it some million times.
+  const start0 = count > 0 ? start[0]! : 0;
+  const steps = count > 0 ? Math.round((start[count - 1]! - start0) / slotMs) + 1 : 0;
+  const firstFrom = new Int32Array(steps);
+  for (let step = 0, t = 0; step < steps; step++) {
+    while (start[t]! < start0 + step * slotMs) t += 1;
+    firstFrom[step] = t;
+  }
   return {
     count,
     ms: slotMs,
@@ -38,14 +46,12 @@ export function slotsOf(windows: WorkWindow[], slotMs: number, nowMs: number): S
     first,
     end,
     from(ms) {
-      let low = 0;
-      let high = count;
-      while (low < high) {
-        const middle = (low + high) >> 1;
-        if (start[middle]! < ms) low = middle + 1;
-        else high = middle;
-      }
-      return low;
+      const step = Math.ceil((ms - start0) / slotMs);
+      if (!(step > 0)) return 0;
+      if (step >= firstFrom.length) return count;
+      const t = firstFrom[step]!;
+      // A moment just after a start may be rounded onto it.
+      return t < count && start[t]! < ms ? t + 1 : t;
     },
   };
 }

@@ -1,7 +1,7 @@
 import { DAY_MS } from '../drying';
 import type { Compiled } from './compile';
 import { putBlock, type PlacePolicy } from './place';
-import { FREE, RESERVED, type PlanState } from './state';
+import { FREE, RESERVED, UNPLACED, type PlanState } from './state';
 
 /** Days from the start of each work to the end of its painting, at the least, were the painter always free. */
 export function tailsOf({ n, lags, wets, goals, after, length, slots }: Compiled): Float64Array {
@@ -42,37 +42,44 @@ export function decode(
   policy: PlacePolicy,
 ): void {
   const { blocks, blockOf, after, lags, wets } = state.of;
+  const { waiting, start } = state;
   const kept = reserve(state, works);
-  const open = new Map<number, number>();
-  const unplaced = (i: number) => state.start[i] === -1;
-  for (const i of works) open.set(blockOf[i]!, 0);
-  for (const b of open.keys()) {
-    let waiting = 0;
-    for (const i of blocks[b]!)
-      for (const before of [...lags[i]!, ...wets[i]!])
-        if (before.from >= 0 && unplaced(before.from) && blockOf[before.from] !== b) waiting += 1;
-    open.set(b, waiting);
+  const built: number[] = [];
+  for (const i of works) {
+    const b = blockOf[i]!;
+    if (waiting[b] !== -1) continue;
+    waiting[b] = 0;
+    built.push(b);
   }
+  for (const b of built)
+    for (const i of blocks[b]!) {
+      for (const { from } of lags[i]!)
+        if (start[from] === UNPLACED && blockOf[from] !== b) waiting[b]! += 1;
+      for (const { from } of wets[i]!)
+        if (from >= 0 && start[from] === UNPLACED && blockOf[from] !== b) waiting[b]! += 1;
+    }
   const heap = new Urgent();
   const keyOf = (b: number) => urgency[blocks[b]![0]!]!;
-  for (const [b, waiting] of open) if (waiting === 0) heap.push(b, keyOf(b));
+  for (const b of built) if (waiting[b] === 0) heap.push(b, keyOf(b));
   for (let b = heap.pop(); b !== -1; b = heap.pop()) {
-    for (const i of blocks[b]!) kept.release(i);
+    if (kept) for (const i of blocks[b]!) kept.release(i);
     putBlock(state, blocks[b]!, policy);
     for (const i of blocks[b]!)
       for (const j of after[i]!) {
         const other = blockOf[j]!;
-        if (other === b || !open.has(other)) continue;
-        const left = open.get(other)! - 1;
-        open.set(other, left);
-        if (left === 0) heap.push(other, keyOf(other));
+        if (other === b || waiting[other]! < 0) continue;
+        waiting[other]! -= 1;
+        if (waiting[other] === 0) heap.push(other, keyOf(other));
       }
   }
+  for (const b of built) waiting[b] = -1;
 }
 
 /** Pinned places of works that wait for their turn, taken so that no other work gets them. */
 function reserve(state: PlanState, works: number[]) {
   const { pin, length } = state.of;
+  if (!works.some((i) => pin[i]! >= 0)) return null;
+  state.noneReserved = false;
   const held = new Map<number, number[]>();
   for (const i of works) {
     const t = pin[i]!;

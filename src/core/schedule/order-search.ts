@@ -1,9 +1,12 @@
 import { SEARCH } from '@/data/search';
 import type { Compiled } from './compile';
 import { decode } from './decode';
-import { EARLIEST } from './place';
+import { CHOICES, EARLIEST } from './place';
 import type { PlanWeights } from './problem';
 import { PlanState } from './state';
+import { all, foundOf, type Found } from './anneal';
+
+const KINDS = Object.keys(CHOICES).length;
 
 /** A way to build a whole plan: who goes first, how far apart the paintings stand, and what is waited for. */
 interface Recipe {
@@ -14,25 +17,39 @@ interface Recipe {
   /** Chance to wait for a session that is held anyway, and for one in which the medium is on the palette. */
   join: number;
   passMedium: number;
+  /** The luck of each work in each choice: the same recipe is the same plan. */
+  luck: Float64Array;
 }
 
 const between = (random: () => number, low: number, high: number): number =>
   low * (high / low) ** random();
 const pick = (random: () => number, n: number): number => Math.min(n - 1, (random() * n) | 0);
 
-function changed({ rank, ...rest }: Recipe, random: () => number): Recipe {
-  const next = { ...rest, rank: rank.slice() };
+function changed({ n, project }: Compiled, recipe: Recipe, random: () => number): Recipe {
+  const next = { ...recipe };
+  const { rank } = recipe;
   const kind = random();
   if (kind < SEARCH.orderMoves && rank.length > 1) {
     // One painting taken out of the row and put in elsewhere.
     const row = rank.map((_, g) => g).sort((a, b) => rank[a]! - rank[b]!);
     const [moved] = row.splice(pick(random, row.length), 1);
     row.splice(pick(random, row.length + 1), 0, moved!);
+    next.rank = [];
     row.forEach((g, k) => (next.rank[g] = k));
   } else if (kind < SEARCH.orderSpread)
     next.apart = between(random, SEARCH.orderApartLeast, SEARCH.orderApartMost);
   else if (kind < SEARCH.orderJoin) next.join = random() < 0.5 ? Math.round(random()) : random();
-  else next.passMedium = random() < 0.5 ? Math.round(random()) : random();
+  else if (kind < SEARCH.orderMedium)
+    next.passMedium = random() < 0.5 ? Math.round(random()) : random();
+  else {
+    // Other luck for one work, or for all of a painting.
+    const one = pick(random, n);
+    const alone = random() < 0.5;
+    next.luck = recipe.luck.slice();
+    for (let i = 0; i < n; i++)
+      if (alone ? i === one : project[i] === project[one])
+        for (let k = 0; k < KINDS; k++) next.luck[i * KINDS + k] = random();
+  }
   return next;
 }
 
@@ -42,6 +59,7 @@ function changed({ rank, ...rest }: Recipe, random: () => number): Recipe {
  * moving single works never finds that. Annealed, and the same for the same random numbers.
  * @param looks plans to build
  * @param slack urgency by slack, days, and what must still follow each work
+ * @param first whether it begins with the orders that come to mind, or with one at random
  */
 export function searchOrder(
   of: Compiled,
@@ -49,39 +67,43 @@ export function searchOrder(
   { slack, tails, ranks }: { slack: Float64Array; tails: Float64Array; ranks: number[][] },
   random: () => number,
   looks: number,
-): PlanState | null {
+): Found | null {
   if (of.goals.length === 0 || looks === 0) return null;
-  const works = Array.from({ length: of.n }, (_, i) => i);
+  const works = all(of);
   const urgency = new Float64Array(of.n);
-  const build = ({ rank, apart, join, passMedium }: Recipe): PlanState => {
+  const state = new PlanState(of, weights);
+  const build = ({ rank, apart, join, passMedium, luck }: Recipe): number => {
     for (let i = 0; i < of.n; i++) {
       const place = apart * (rank[of.project[i]!] ?? 0);
       urgency[i] = apart >= SEARCH.orderApartMost ? place - tails[i]! : place + slack[i]!;
     }
-    const state = new PlanState(of, weights);
-    decode(state, works, urgency, { ...EARLIEST, random, join, passMedium });
-    return state;
+    state.clear();
+    const chance = (i: number, choice: number) => luck[i * KINDS + choice]!;
+    decode(state, works, urgency, { ...EARLIEST, random: chance, join, passMedium });
+    return state.cost();
   };
+  const luck = Float64Array.from({ length: of.n * KINDS }, random);
   const starts = ranks.flatMap((rank) =>
-    [SEARCH.orderApartMost, 1].map((apart): Recipe => ({ rank, apart, join: 0.5, passMedium: 0 })),
+    [SEARCH.orderApartMost, 1].map((apart): Recipe => ({
+      rank,
+      apart,
+      join: 0.5,
+      passMedium: 0,
+      luck,
+    })),
   );
-  let best: PlanState | null = null;
-  let bestCost = Infinity;
+  let best: Found | null = null;
   let now: Recipe = starts[0]!;
   let cost = Infinity;
   for (let k = 0; k < looks; k++) {
-    const tried = k < starts.length ? starts[k]! : changed(now, random);
-    const state = build(tried);
-    const its = state.cost();
-    const heat = SEARCH.orderHeat * Math.min(its, bestCost) * (1 - k / looks) ** 2;
+    const tried = k < starts.length ? starts[k]! : changed(of, now, random);
+    const its = build(tried);
+    const heat = SEARCH.orderHeat * Math.min(its, best?.cost ?? Infinity) * (1 - k / looks) ** 2;
     if (its <= cost || random() < Math.exp((cost - its) / Math.max(heat, 1e-9))) {
       now = tried;
       cost = its;
     }
-    if (its < bestCost) {
-      best = state;
-      bestCost = its;
-    }
+    if (!best || its < best.cost) best = foundOf(state, its);
   }
   return best;
 }

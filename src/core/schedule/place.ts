@@ -1,9 +1,13 @@
 import { closesAt, driesAt, NO_PIN, readyAt, type Block } from './compile';
 import { FREE, UNPLACED, type PlanState } from './state';
 
-/** How a place is chosen where more than one would do; numbers in [0, 1) come from `random`. */
+/** What is decided by chance when a work is placed. */
+export const CHOICES = { join: 0, medium: 1, skip: 2, any: 3 } as const;
+
+/** How a place is chosen where more than one would do. */
 export interface PlacePolicy {
-  random(): number;
+  /** A number in [0, 1) for a choice about a work. */
+  random(i: number, choice: number): number;
   /** Chance to wait for a session that is held anyway instead of beginning one. */
   join: number;
   /** Chance to pass a session in which another medium is on the palette. */
@@ -35,21 +39,23 @@ export function firstFit(
   closed: Uint8Array | null,
 ): number {
   const { slots } = state.of;
-  const { owner, free } = state;
+  const { owner, free, used } = state;
+  if (from >= slots.count) return UNPLACED;
   let t = from;
-  while (t < slots.count) {
-    const w = slots.window[t]!;
+  for (let w = slots.window[from]!; ;) {
     const end = slots.end[w]!;
     if (free[w]! >= length && closed?.[w] !== 1) {
+      if (used[w] === 0 && state.noneReserved && t + length <= end) return t;
       let run = 0;
       for (; t < end; t++) {
         run = owner[t] === FREE ? run + 1 : 0;
         if (run === length) return t - length + 1;
       }
     }
-    t = end;
+    w = state.roomFrom(w + 1);
+    if (w >= free.length) return UNPLACED;
+    t = slots.first[w]!;
   }
-  return UNPLACED;
 }
 
 /** The first slot at which everything a work waits for is ready; `count` when something is not placed. */
@@ -91,12 +97,15 @@ function choose(state: PlanState, i: number, from: number, policy: PlacePolicy):
   const first = firstFit(state, from, length[i]!, policy.closed);
   if (first === UNPLACED) return firstFit(state, from, length[i]!, null);
   const w = slots.window[first]!;
-  const opens = state.used[w] === 0 && policy.join > 0 && policy.random() < policy.join;
+  const opens =
+    state.used[w] === 0 && policy.join > 0 && policy.random(i, CHOICES.join) < policy.join;
   const mixes =
-    policy.passMedium > 0 && !state.hasMedium(w, medium[i]!) && policy.random() < policy.passMedium;
-  const skips = policy.skip > 0 && policy.random() < policy.skip;
+    policy.passMedium > 0 &&
+    !state.hasMedium(w, medium[i]!) &&
+    policy.random(i, CHOICES.medium) < policy.passMedium;
+  const skips = policy.skip > 0 && policy.random(i, CHOICES.skip) < policy.skip;
   if (!opens && !mixes && !skips) return first;
-  const anyMedium = policy.random() < 0.5;
+  const anyMedium = policy.random(i, CHOICES.any) < 0.5;
   let t = first;
   for (let k = 0; k < LOOK_AHEAD; k++) {
     t = firstFit(state, slots.end[slots.window[t]!]!, length[i]!, policy.closed);

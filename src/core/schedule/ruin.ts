@@ -1,4 +1,4 @@
-import { SEARCH } from '@/data/search';
+import { SEARCH, SEARCH_SHUT_SHARES } from '@/data/search';
 import type { Compiled } from './compile';
 import { UNPLACED, type PlanState } from './state';
 
@@ -12,7 +12,11 @@ export function ruin(state: PlanState, random: () => number, closed: Uint8Array)
   closed.fill(0);
   const pick = (n: number) => Math.min(n - 1, (random() * n) | 0);
   const kind = random();
-  if (of.n <= SEARCH.wholeWorks && random() < SEARCH.ruinWhole) {
+  if (of.n <= LARGE && random() < SEARCH.ruinFlow) {
+    // Everything from a moment on: it flows anew.
+    const t = random() < SEARCH.ruinFlowFromStart ? UNPLACED : state.start[pick(of.n)]!;
+    for (let i = 0; i < of.n; i++) if (state.start[i]! >= t) withFollowers(of, i, out);
+  } else if (of.n <= SEARCH.wholeWorks && random() < SEARCH.ruinWhole) {
     // All of it: a small plan can be thought anew.
     for (let i = 0; i < of.n; i++) out.add(i);
   } else if (kind < SEARCH.ruinWorks) {
@@ -40,8 +44,9 @@ export function ruin(state: PlanState, random: () => number, closed: Uint8Array)
           withFollowers(of, i, out);
     }
   }
-  for (let w = 0; w < closed.length; w++)
-    if (state.used[w] === 0 && random() < SEARCH.shutEmpty) closed[w] = 1;
+
+  const shut = SEARCH_SHUT_SHARES[pick(SEARCH_SHUT_SHARES.length)]!;
+  for (let w = 0; w < closed.length; w++) if (state.used[w] === 0 && random() < shut) closed[w] = 1;
   return [...out];
 }
 

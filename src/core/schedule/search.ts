@@ -1,7 +1,7 @@
 import { SEARCH } from '@/data/search';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { DAY_MS } from '../drying';
-import { all, anneal, type Found } from './anneal';
+import { all, anneal, foundOf, type Found } from './anneal';
 import type { Compiled } from './compile';
 import { decode, tailsOf } from './decode';
 import { EARLIEST } from './place';
@@ -33,9 +33,18 @@ export interface SearchResult {
 /** Rounds that settle a problem of n works: small ones are cheap, large ones have a second or so. */
 export const usualRounds = (n: number): number =>
   n <= SEARCH.smallWorks
-    ? SEARCH.smallCycles * SEARCH.cycle
+    ? (n <= SEARCH.tinyWorks ? SEARCH.tinyCycles : SEARCH.smallCycles) * SEARCH.cycle
     : Math.round(
         Math.min(SEARCH.mostRounds, Math.max(SEARCH.fewestRounds, SEARCH.roundsTimesWorks / n)),
+      );
+
+/** Plans that the search over the order of the paintings builds, where the usual rounds are asked for. */
+const usualLooks = (n: number): number =>
+  n <= SEARCH.smallWorks
+    ? SEARCH.orderLooksSmall
+    : Math.min(
+        SEARCH.orderLooks,
+        (n > LARGE ? SEARCH.orderLooksTimesWorksLarge : SEARCH.orderLooksTimesWorks) / n,
       );
 
 const uniform = (seed: number): (() => number) => {
@@ -100,23 +109,29 @@ function warmStart(state: PlanState, warm: Map<string, number>, urgency: Float64
   });
 }
 
-/** A first plan: the best of a few rules. */
+/** The last plan, as far as it still holds; null without one. */
+function lastPlan(
+  of: Compiled,
+  { weights, warm }: Pick<SearchOptions, 'weights' | 'warm'>,
+): PlanState | null {
+  if (!warm || warm.size === 0) return null;
+  const state = new PlanState(of, weights);
+  warmStart(state, warm, bySlack(of, tailsOf(of)));
+  return state;
+}
+
+/** A first plan: the last one, or the best of a few rules. */
 export function firstPlan(
   of: Compiled,
   options: Pick<SearchOptions, 'weights' | 'warm'>,
+  last = lastPlan(of, options),
 ): PlanState {
   const tails = tailsOf(of);
-  const candidates: PlanState[] = [];
-  const begin = () => new PlanState(of, options.weights);
-  if (options.warm && options.warm.size > 0) {
-    const state = begin();
-    warmStart(state, options.warm, bySlack(of, tails));
-    candidates.push(state);
-  }
+  const candidates = last ? [last] : [];
   const urgencies = [bySlack(of, tails), ...ranksOf(of).map((rank) => byProject(of, tails, rank))];
   for (const urgency of urgencies)
     for (const join of [0, 1]) {
-      const state = begin();
+      const state = new PlanState(of, options.weights);
       decode(state, all(of), urgency, { ...EARLIEST, join });
       candidates.push(state);
     }
@@ -135,13 +150,18 @@ const stateOf = (of: Compiled, weights: PlanWeights, { start, missed }: Found): 
 /**
  * The best plan found: a first plan by rules or the last one, a search over the order of the paintings, and then parts
  * built anew. Problems of a studio's size are begun several times, each from an order of its own, for where a search
- * ends hangs on who goes first; the rest of the rounds goes to the best of them. Who asks for few rounds asks for a
- * quick answer: the orders looked at are fewer in proportion, and it is begun once.
+ * ends hangs on who goes first; the better half of them goes on, with twice the rounds each, until two are left. Who
+ * asks for few rounds asks for a quick answer: the orders looked at are fewer in proportion, and it is begun once. The
+ * last plan stays unless what is found is better by more than a trifle.
  */
 export function search(of: Compiled, options: SearchOptions): SearchResult {
   const { weights, seed, stop } = options;
-  const first = firstPlan(of, options);
+  const last = lastPlan(of, options);
+  const first = firstPlan(of, options, last);
   const firstCost = first.cost();
+  // The search moves what it is given.
+  const stood = last && foundOf(last, last.cost());
+  const enough = last ? SEARCH.worthMoving * last.costOfPlaced() : 0;
   const usual = usualRounds(of.n);
   const rounds = options.rounds ?? usual;
   if (of.n === 0) return { state: first, rounds: 0, stopped: false, firstCost };
@@ -151,30 +171,40 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
   const ranks = ranksOf(of);
   // A large plan that only has to be mended has no time for orders.
   const mends = of.n > LARGE && (options.warm?.size ?? 0) > 0;
-  const fully = Math.min(SEARCH.orderLooks, SEARCH.orderLooksTimesWorks / of.n);
-  const looks = mends ? 0 : Math.round(fully * Math.min(1, rounds / usual));
-  const several = of.n > SEARCH.smallWorks && of.n <= LARGE && rounds >= usual ? SEARCH.starts : 1;
-  const share = several === 1 ? rounds : Math.round(rounds / (several + 1));
+  const fully = usualLooks(of.n);
+  const looks = mends ? 0 : fully * Math.min(1, rounds / usual);
+  const starts = of.n > SEARCH.smallWorks && of.n <= LARGE && rounds >= usual ? SEARCH.starts : 1;
+  const heats = Math.max(1, Math.log2(starts));
   let done = 0;
   let stopped = false;
-  let best: Found | null = null;
-  const go = (from: PlanState): void => {
+  const go = (from: PlanState, left: number): Found => {
+    const share = Math.round(rounds / heats / left);
     const found = anneal(from, urgency, random, share, (n) => {
       stopped ||= stop?.(done + n, rounds) ?? false;
       return stopped;
     });
     done += stopped ? 0 : share;
-    if (!best || found.cost < best.cost) best = found;
+    return found;
   };
-  for (let k = 0; k < several && !stopped; k++) {
-    const ordered = searchOrder(of, weights, { ...urgency, ranks }, random, looks);
+  let field: Found[] = [];
+  for (let k = 0; k < starts && !stopped; k++) {
+    const ordered = searchOrder(of, weights, { ...urgency, ranks }, random, looks / starts);
     // The last plan is where the first search begins; the others see what another order would do.
-    go(k === 0 || !ordered ? better(first, ordered) : ordered);
+    const begins = ordered && (k > 0 || ordered.cost < firstCost);
+    field.push(go(begins ? stateOf(of, weights, ordered) : first, starts));
   }
-  if (several > 1 && !stopped) go(stateOf(of, weights, best!));
-  const settled = stateOf(of, weights, best!);
+  const better = () => field.sort((a, b) => a.cost - b.cost);
+  for (let left = starts >> 1; left > 1 && !stopped; left >>= 1)
+    field = better()
+      .slice(0, left)
+      .map((f) => {
+        const again = go(stateOf(of, weights, f), left);
+        return again.cost < f.cost ? again : f;
+      });
+  const best = better()[0]!;
+  const settled = stateOf(of, weights, best);
   polish(settled, of.n > LARGE ? SEARCH.largePolish : Infinity);
-  return { state: settled, rounds: Math.min(done, rounds), stopped, firstCost };
+  const state =
+    stood && stood.cost - settled.cost() < enough ? stateOf(of, weights, stood) : settled;
+  return { state, rounds: Math.min(done, rounds), stopped, firstCost };
 }
-
-const better = (a: PlanState, b: PlanState | null): PlanState => (b && b.cost() < a.cost() ? b : a);

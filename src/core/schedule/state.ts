@@ -26,7 +26,13 @@ export class PlanState {
   unplaced: number;
   brokenPins = 0;
   missedWets = 0;
+  /** No slot is kept for a pinned work that waits for its turn. */
+  noneReserved = true;
   private readonly missed: Uint8Array;
+  /** A bit for each window that has a free slot. */
+  private readonly roomy: Int32Array;
+  /** Room for who builds: works that each block still waits for; -1 for blocks that are not built. */
+  readonly waiting: Int32Array;
 
   constructor(
     readonly of: Compiled,
@@ -42,8 +48,35 @@ export class PlanState {
     this.mediumsIn = new Uint16Array(windows);
     this.unplaced = n;
     this.missed = new Uint8Array(n);
+    this.roomy = new Int32Array((windows + 31) >> 5);
+    for (let w = 0; w < windows; w++) this.markRoom(w);
+    this.waiting = new Int32Array(of.blocks.length).fill(-1);
     // A pin counts as broken until its work stands there.
     this.brokenPins = of.pin.filter((p) => p !== NO_PIN).length;
+  }
+
+  private markRoom(w: number): void {
+    if (this.free[w]! > 0) this.roomy[w >> 5]! |= 1 << (w & 31);
+    else this.roomy[w >> 5]! &= ~(1 << (w & 31));
+  }
+
+  /** The first window at or after one that has a free slot; their number where none has. */
+  roomFrom(w: number): number {
+    const { roomy } = this;
+    let k = w >> 5;
+    if (k >= roomy.length) return this.free.length;
+    let bits = roomy[k]! & (-1 << (w & 31));
+    while (bits === 0) {
+      k += 1;
+      if (k >= roomy.length) return this.free.length;
+      bits = roomy[k]!;
+    }
+    return (k << 5) + 31 - Math.clz32(bits & -bits);
+  }
+
+  /** As nothing were planned yet. */
+  clear(): void {
+    for (let i = 0; i < this.of.n; i++) this.take(i);
   }
 
   endMs(i: number): number {
@@ -61,6 +94,7 @@ export class PlanState {
     for (let k = t; k < end; k++) this.owner[k] = i;
     this.start[i] = t;
     this.free[w]! -= length[i]!;
+    if (this.free[w] === 0) this.markRoom(w);
     if (this.used[w] === 0) this.sessions += 1;
     this.used[w]! += length[i]!;
     this.unplaced -= 1;
@@ -86,7 +120,10 @@ export class PlanState {
     const end = t + length[i]!;
     for (let k = t; k < end; k++) this.owner[k] = FREE;
     this.start[i] = UNPLACED;
-    this.free[w]! += length[i]!;
+    if (this.free[w] === 0) {
+      this.free[w] = length[i]!;
+      this.markRoom(w);
+    } else this.free[w]! += length[i]!;
     this.used[w]! -= length[i]!;
     if (this.used[w] === 0) this.sessions -= 1;
     this.unplaced += 1;
@@ -135,12 +172,22 @@ export class PlanState {
     );
   }
 
+  /** What cannot be had: works without a place, pins that are not kept, open paint that is missed. */
+  private penalties(): number {
+    return PENALTY * (this.unplaced + this.brokenPins + this.missedWets);
+  }
+
+  /** J of what can be had. */
+  costOfPlaced(): number {
+    return this.cost() - this.penalties();
+  }
+
   /** Everything but the goals. */
   otherCost(): number {
     return (
       this.weights.session * this.sessions +
       this.weights.mediumChange * this.mediumChanges +
-      PENALTY * (this.unplaced + this.brokenPins + this.missedWets)
+      this.penalties()
     );
   }
 

@@ -49,6 +49,24 @@ export const LARGE: InstanceShape = {
   longestWait: 3,
 };
 
+const HOURLY = { ...SMALL, wetShare: 0, slotMs: DAY_MS / 24, hoursADay: 3 };
+/** Twelve to twenty works, with whole hours, so that a general solver comes to the end of them. */
+export const MIDDLE: InstanceShape[] = [
+  { ...HOURLY, paintings: 4, coats: 4, days: 13 },
+  { ...HOURLY, paintings: 5, coats: 4, days: 14 },
+  { ...HOURLY, paintings: 6, coats: 3, days: 14 },
+];
+
+const EVENINGS = { ...SMALL, wetShare: 0 };
+/** Some 30 to 150 works: the size of a studio. */
+export const STUDIO: InstanceShape[] = [
+  { ...EVENINGS, paintings: 5, passages: 2, coats: 3, days: 45 },
+  { ...EVENINGS, paintings: 9, passages: 2, coats: 3, days: 60 },
+  { ...EVENINGS, paintings: 10, passages: 2, coats: 4, days: 90 },
+  { ...EVENINGS, paintings: 15, passages: 2, coats: 4, days: 130 },
+  { ...EVENINGS, paintings: 12, passages: 4, coats: 3, days: 130, mediums: 4 },
+];
+
 export const INSTANCE_NOW = Date.UTC(2026, 1, 16, 6);
 
 export function uniformOf(seed: number): () => number {
