@@ -146,7 +146,8 @@ test('not this week, a date, and an edge', async ({ page, viewport }) => {
   await planned(page, '2026-02-17T09:00:00Z');
   await side(page, 'Sessions');
   await page.getByRole('button', { name: 'More …' }).first().click();
-  await page.getByRole('checkbox', { name: 'Not this week' }).click();
+  await page.getByRole('button', { name: 'Not this week' }).click();
+  await expect(page.getByRole('checkbox', { name: /^Kept out of all days to / })).toBeChecked();
   await page.getByRole('button', { name: 'Done' }).click();
   await settled(page);
   await expect

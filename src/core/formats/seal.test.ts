@@ -29,7 +29,7 @@ const SCHEMA_FILES = [
   'id-schema.ts',
 ];
 /** Of the schema files, comments apart, when the edition of the seal was last counted up. */
-const ACCEPTED_BY = 'b8905ef64466a43b';
+const ACCEPTED_BY = 'cbe9849e140e65e7';
 
 test('a schema that has changed counts the edition of the seal up', () => {
   const code = SCHEMA_FILES.map(
@@ -40,7 +40,7 @@ test('a schema that has changed counts the edition of the seal up', () => {
   ).join('\n');
   const digest = createHash('sha256').update(code).digest('hex').slice(0, 16);
   // If this fails: count SEAL_EDITION up and put the new pair here.
-  expect([SEAL_EDITION, digest]).toEqual([5, ACCEPTED_BY]);
+  expect([SEAL_EDITION, digest]).toEqual([6, ACCEPTED_BY]);
 });
 
 test('every file that says what a document may be is among them', () => {

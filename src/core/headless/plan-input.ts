@@ -76,6 +76,11 @@ export const planInputSchema = z.object({
         minutes: z.number().positive().max(1440),
         medium: z.string().nullable().default(null),
         notBefore: timestamp.nullable().default(null),
+        notIn: z
+          .array(z.object({ from: timestamp, to: timestamp }))
+          .max(100)
+          .default([])
+          .describe('times that it is kept out of, such as a week'),
         pin: timestamp.nullable().default(null),
         dry: z.array(waitSchema).default([]).describe('waits at the least'),
         into: z.array(openSchema).default([]).describe('waits at the most: wet into wet'),
@@ -141,6 +146,7 @@ export function problemOf(input: PlanVerbInput): PlanProblem {
     }),
     pinMs: w.pin === null ? null : Date.parse(w.pin),
     notBeforeMs: w.notBefore === null ? null : Date.parse(w.notBefore),
+    notIn: w.notIn.map(({ from, to }) => ({ fromMs: Date.parse(from), toMs: Date.parse(to) })),
   }));
   const waitedFor = new Set(works.flatMap((w) => [...w.lags, ...w.wets].map((l) => l.after)));
   const ids = new Set(input.paintings.map((p) => p.id));

@@ -220,7 +220,7 @@ describe('on the easel, resting, finished, gone', () => {
       pace: USUAL_PACE,
       windows: [],
       pins: {},
-      notBefore: {},
+      keptOut: {},
     }).problem.works;
 
   test('what is not on the easel leaves Today and the plan, and keeps everything', () => {

@@ -1,7 +1,7 @@
 import { changedRecord } from './record';
-import type { BusyCalendar, PlanRecord } from './schema';
+import type { BusyCalendar, KeptOut, PlanRecord } from './schema';
 
-/** Put works where the painter wants them. A pin takes back what was said of not before. */
+/** Put works where the painter wants them. A pin takes back what they were kept out of. */
 export function pinWorks(record: PlanRecord, places: Record<string, number>): PlanRecord {
   const ids = Object.keys(places);
   return changedRecord(record, {
@@ -17,19 +17,43 @@ export function pinWorks(record: PlanRecord, places: Record<string, number>): Pl
 export const unpinWorks = (record: PlanRecord, ids: string[]): PlanRecord =>
   changedRecord(record, { pins: record.pins.filter((p) => !ids.includes(p.id)) });
 
-/** Not before a moment: works lose their pins. */
-export function waitUntil(record: PlanRecord, ids: string[], untilMs: number): PlanRecord {
-  const until = new Date(untilMs).toISOString();
+/** The times that a work is kept out of, the last said first. */
+export const timesOf = ({
+  from,
+  until,
+  also,
+}: KeptOut): { from?: string | undefined; until: string }[] => [{ from, until }, ...(also ?? [])];
+
+/** Works kept out of a time, such as a week, besides those they are kept out of already; they lose their pins. */
+export function keepOut(
+  record: PlanRecord,
+  ids: string[],
+  { fromMs, toMs }: { fromMs: number; toMs: number },
+): PlanRecord {
+  const from = new Date(fromMs).toISOString();
+  const until = new Date(toMs).toISOString();
+  const kept = (id: string): KeptOut => {
+    const before = record.waits.find((w) => w.id === id);
+    const others = before
+      ? timesOf(before).filter((t) => t.from !== from || t.until !== until)
+      : [];
+    return {
+      id,
+      from,
+      until,
+      ...(others.length > 0 ? { also: others.slice(0, MOST_OTHERS) } : {}),
+    };
+  };
   return changedRecord(record, {
     pins: record.pins.filter((p) => !ids.includes(p.id)),
-    waits: [
-      ...record.waits.filter((w) => !ids.includes(w.id)),
-      ...ids.map((work) => ({ id: work, until })),
-    ],
+    waits: [...record.waits.filter((w) => !ids.includes(w.id)), ...ids.map(kept)],
   });
 }
 
-/** Let works be begun again that were to wait until a moment. */
+/** Weeks long past are the first to be forgotten. */
+const MOST_OTHERS = 60;
+
+/** Let works be at any time again that were kept out of one. */
 export const letGo = (record: PlanRecord, ids: string[]): PlanRecord =>
   changedRecord(record, { waits: record.waits.filter((w) => !ids.includes(w.id)) });
 

@@ -49,8 +49,18 @@ const timestamp = z.iso.datetime({
 /** A work that was put at a moment, by its id. */
 const pinSchema = z.object({ id, at: timestamp });
 
-/** A work that is not to be begun before a moment. */
-const waitSchema = z.object({ id, until: timestamp });
+const MOST_TIMES = 60;
+/** A work that is kept out of times, such as weeks: until a moment, from the first or a later one on; and of others. */
+const waitSchema = z.object({
+  id,
+  from: timestamp.optional(),
+  until: timestamp,
+  also: z
+    .array(z.object({ from: timestamp.optional(), until: timestamp }))
+    .max(MOST_TIMES)
+    .optional(),
+});
+export type KeptOut = z.infer<typeof waitSchema>;
 
 /** Times taken by something else, as read from one calendar file; what it is called there is not kept. */
 const busySchema = z.object({

@@ -1,4 +1,5 @@
 import { readyAt, type Compiled, type LagN } from './compile';
+import { mayBeIn } from './place';
 import { UNPLACED, type PlanState } from './state';
 
 /** Why a work is not earlier than it is. */
@@ -26,10 +27,10 @@ function lastWait(state: PlanState, i: number): { from: number; readyMs: number 
   return found;
 }
 
-function heldBy(of: Compiled, at: number, readyMs: number, length: number): Held {
-  const { slots } = of;
+function heldBy(of: Compiled, i: number, at: number, readyMs: number): Held {
+  const { slots, length } = of;
   let t = slots.from(readyMs);
-  while (t < slots.count && t + length > slots.end[slots.window[t]!]!)
+  while (t < slots.count && (t + length[i]! > slots.end[slots.window[t]!]! || !mayBeIn(of, i, t)))
     t = slots.end[slots.window[t]!]!;
   if (t < at) return 'painter';
   return slots.start[at]! - readyMs > slots.ms ? 'hours' : 'wait';
@@ -63,7 +64,7 @@ export function chainOf(state: PlanState, g: number): ChainLink[] {
       held:
         !wait && readyMs === slots.start[state.start[i]!]!
           ? 'start'
-          : heldBy(of, state.start[i]!, readyMs, of.length[i]!),
+          : heldBy(of, i, state.start[i]!, readyMs),
     });
     i = wait ? wait.from : -1;
   }

@@ -1,7 +1,7 @@
 import { slotsOf, type Slots } from './calendar-slots';
 import { checkProblem } from './check';
 import { doseTable, wallTable, type DoseTable } from './dose-table';
-import type { Lag, PlanClockKind, PlanProblem } from './problem';
+import type { Lag, PlanClockKind, PlanProblem, WorkWindow } from './problem';
 import { remember } from '../remember';
 
 /** A wait as numbers: the works are places. `from` is -1 for a film that is laid already. */
@@ -48,6 +48,8 @@ export interface Compiled {
   after: number[][];
   /** The first slot by what is laid already and what the painter ruled out. */
   release: Int32Array;
+  /** Windows that are none for a work: 1 for each; null where all are. */
+  barred: (Uint8Array | null)[];
   /** Slot the painter pinned it to; -1 without, -2 where no such working time exists. */
   pin: Int32Array;
   goals: GoalN[];
@@ -79,6 +81,10 @@ function meetsTooLate(wet: WetN, to: number, lags: LagN[][]): boolean {
   };
   return wet.from >= 0 && most(to) > wet.dose;
 }
+
+/** Whether a moment lies in one of some times. */
+export const isIn = (times: WorkWindow[], ms: number): boolean =>
+  times.some(({ fromMs, toMs }) => ms >= fromMs && ms < toMs);
 
 export const NO_PIN = -1;
 export const PIN_NOWHERE = -2;
@@ -240,6 +246,11 @@ function numbered(problem: PlanProblem): Compiled {
       );
       return slots.from(ready);
     }),
+    barred: works.map(({ notIn }) =>
+      notIn && notIn.length > 0
+        ? Uint8Array.from(windows, (window) => (isIn(notIn, window.fromMs) ? 1 : 0))
+        : null,
+    ),
     pin: Int32Array.from(works, (w) => pinOf(w.pinMs)),
     goals: goals.map((g) => ({ dueMs: g.dueMs, weight: g.weight, ends: g.ends.map(lagN) })),
     blocks,

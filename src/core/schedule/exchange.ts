@@ -1,5 +1,5 @@
 import { NO_PIN } from './compile';
-import { caughtOpen, readySlot } from './place';
+import { caughtOpen, mayBeIn, readySlot } from './place';
 import { followersHold } from './polish';
 import { UNPLACED, type PlanState } from './state';
 
@@ -27,6 +27,7 @@ export function exchange(
     if (j < 0 || j === i || length[j] !== length[i] || pin[j] !== NO_PIN) continue;
     const u = state.start[j]!;
     if (u < from || slots.window[u] === slots.window[t] || wets[j]!.length > 0) continue;
+    if (!mayBeIn(state.of, i, u) || !mayBeIn(state.of, j, t)) continue;
     const gi = project[i]!;
     const gj = project[j]!;
     const costOf = () =>

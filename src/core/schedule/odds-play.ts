@@ -235,6 +235,7 @@ export class Player {
     const rooms = this.hours.ticks;
     const first = i * BATCH;
     const keep = only === null;
+    const barred = this.of.barred[i]!;
     for (let d = 0; d < BATCH; d++) {
       const at = readyAt[d]!;
       let w = at >> WINDOW_BITS;
@@ -247,6 +248,12 @@ export class Player {
       let hop = -1;
       for (;;) {
         const k = w * BATCH + d;
+        if (barred?.[w] === 1) {
+          w += 1;
+          ready = 0;
+          earliest = 0;
+          continue;
+        }
         const spent = used[k]!;
         // Nothing is begun here any more: on to where something may be, and the way there made shorter.
         if (spent < 0) {

@@ -25,9 +25,9 @@ export interface PlanInput {
   assess: AssessOptions;
   pace: Pace;
   windows: WorkWindow[];
-  /** Where the painter wants works to begin, and before when not, ms. */
+  /** Where the painter wants works to begin, ms, and what they are kept out of. */
   pins: Record<string, number>;
-  notBefore: Record<string, number>;
+  keptOut: Record<string, WorkWindow[]>;
 }
 
 /** A coat that no wait helps: a rule refuses it. */
@@ -391,8 +391,8 @@ export class PaintingWorks {
       ];
       const minutesEach = step.minutes / step.workIds.length;
       step.workIds.forEach((id, k) => {
-        const wished = this.input.notBefore[id] ?? this.input.notBefore[step.id] ?? -Infinity;
-        const notBefore = Math.max(own.notBefore, wished, restsUntilMs(this.painting) ?? -Infinity);
+        const notBefore = Math.max(own.notBefore, restsUntilMs(this.painting) ?? -Infinity);
+        const keptOut = this.input.keptOut[id] ?? this.input.keptOut[step.id];
         this.works.push({
           id,
           project: this.painting.id,
@@ -403,6 +403,7 @@ export class PaintingWorks {
           wets: [...(k === 0 ? own.wets : []), ...(k === step.workIds.length - 1 ? side.wets : [])],
           pinMs: this.input.pins[id] ?? null,
           notBeforeMs: notBefore === -Infinity ? null : notBefore,
+          ...(keptOut ? { notIn: keptOut } : {}),
         });
       });
       for (const id of step.passageIds) this.put(step, id);

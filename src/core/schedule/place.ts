@@ -1,4 +1,4 @@
-import { closesAt, driesAt, NO_PIN, readyAt, type Block } from './compile';
+import { closesAt, driesAt, NO_PIN, readyAt, type Block, type Compiled } from './compile';
 import { FREE, UNPLACED, type PlanState } from './state';
 
 /** What is decided by chance when a work is placed. */
@@ -31,20 +31,22 @@ export const EARLIEST: PlacePolicy = {
 /** Windows that are tried for a better place after the first that would do. */
 const LOOK_AHEAD = 6;
 
-/** First slot of a run of `length` free ones inside one window, at or after `from`; -1 when there is none. */
+/** First slot at or after `from` at which a work has room inside one window that is one for it; -1 when there is none. */
 export function firstFit(
   state: PlanState,
   from: number,
-  length: number,
+  i: number,
   closed: Uint8Array | null,
 ): number {
   const { slots } = state.of;
   const { owner, free, used } = state;
+  const length = state.of.length[i]!;
+  const barred = state.of.barred[i]!;
   if (from >= slots.count) return UNPLACED;
   let t = from;
   for (let w = slots.window[from]!; ;) {
     const end = slots.end[w]!;
-    if (free[w]! >= length && closed?.[w] !== 1) {
+    if (free[w]! >= length && closed?.[w] !== 1 && barred?.[w] !== 1) {
       if (used[w] === 0 && state.noneReserved && t + length <= end) return t;
       let run = 0;
       for (; t < end; t++) {
@@ -77,6 +79,10 @@ export function readySlot(state: PlanState, i: number): number {
   return Math.max(release[i]!, t);
 }
 
+/** Whether the painter keeps a work out of the window of a slot. */
+export const mayBeIn = ({ barred, slots }: Compiled, i: number, t: number): boolean =>
+  barred[i]?.[slots.window[t]!] !== 1;
+
 /** Whether a work at `t` ends while everything it is laid into is open. */
 export function caughtOpen(state: PlanState, i: number, t: number): boolean {
   const { wets, slots, length } = state.of;
@@ -93,9 +99,9 @@ export function caughtOpen(state: PlanState, i: number, t: number): boolean {
 
 /** The slot for one work, by the policy; UNPLACED when there is none. */
 function choose(state: PlanState, i: number, from: number, policy: PlacePolicy): number {
-  const { length, slots, medium } = state.of;
-  const first = firstFit(state, from, length[i]!, policy.closed);
-  if (first === UNPLACED) return firstFit(state, from, length[i]!, null);
+  const { slots, medium } = state.of;
+  const first = firstFit(state, from, i, policy.closed);
+  if (first === UNPLACED) return firstFit(state, from, i, null);
   const w = slots.window[first]!;
   const opens =
     state.used[w] === 0 && policy.join > 0 && policy.random(i, CHOICES.join) < policy.join;
@@ -108,7 +114,7 @@ function choose(state: PlanState, i: number, from: number, policy: PlacePolicy):
   const anyMedium = policy.random(i, CHOICES.any) < 0.5;
   let t = first;
   for (let k = 0; k < LOOK_AHEAD; k++) {
-    t = firstFit(state, slots.end[slots.window[t]!]!, length[i]!, policy.closed);
+    t = firstFit(state, slots.end[slots.window[t]!]!, i, policy.closed);
     if (t === UNPLACED) return first;
     const other = slots.window[t]!;
     if (skips || (state.used[other]! > 0 && (anyMedium || state.hasMedium(other, medium[i]!))))
@@ -130,7 +136,8 @@ function exactly(state: PlanState, i: number, t: number, ready: number): number 
 function givenSlot(state: PlanState, i: number, ready: number, policy: PlacePolicy): number {
   const pinned = exactly(state, i, state.of.pin[i]!, ready);
   if (pinned !== UNPLACED || state.of.pin[i] !== NO_PIN || !policy.wanted) return pinned;
-  return exactly(state, i, policy.wanted(i), ready);
+  const t = exactly(state, i, policy.wanted(i), ready);
+  return t !== UNPLACED && mayBeIn(state.of, i, t) ? t : UNPLACED;
 }
 
 /** Tries for a block whose members have to catch each other's paint open. */
@@ -152,7 +159,7 @@ function putTogether(state: PlanState, block: Block, policy: PlacePolicy): boole
       const i = block[k]!;
       const ready = readySlot(state, i);
       const given = givenSlot(state, i, ready, policy);
-      const at = given !== UNPLACED ? given : firstFit(state, ready, length[i]!, policy.closed);
+      const at = given !== UNPLACED ? given : firstFit(state, ready, i, policy.closed);
       holds = at !== UNPLACED && caughtOpen(state, i, at);
       if (holds) state.put(i, at);
     }

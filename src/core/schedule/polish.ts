@@ -35,7 +35,7 @@ const firstFollower = (state: PlanState, i: number): number =>
  * What building anew from the front does not find: a work that waits for a session held anyway.
  */
 export function polish(state: PlanState, most = Infinity): void {
-  const { n, length, slots, pin, project } = state.of;
+  const { n, slots, pin, project } = state.of;
   let looked = 0;
   for (let moved = true; moved;) {
     moved = false;
@@ -52,7 +52,7 @@ export function polish(state: PlanState, most = Infinity): void {
       let place = from;
       const limit = firstFollower(state, i);
       for (let t = readySlot(state, i); ;) {
-        t = firstFit(state, t, length[i]!, null);
+        t = firstFit(state, t, i, null);
         if (t === UNPLACED || t >= limit) break;
         if (caughtOpen(state, i, t) && followersHold(state, i, t)) {
           state.put(i, t);

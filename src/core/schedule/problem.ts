@@ -83,6 +83,8 @@ export interface PlanWork {
   /** The painter put it there. */
   pinMs: number | null;
   notBeforeMs: number | null;
+  /** Times that the painter keeps it out of; windows that begin in one of them are none for it. A pin stands above them. */
+  notIn?: WorkWindow[];
 }
 
 /** When a painting counts as done. */

@@ -2,6 +2,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { PLAN_ODDS } from '@/data/plan';
 import { workingDays, type WorkingDay } from './calendar';
+import { isIn } from './compile';
 import type { Lag, PlanProblem, PlanWork, SharedLogNormal, Wet } from './problem';
 import { stageDose } from './stage-dose';
 import { stepIdOf } from './steps';
@@ -77,8 +78,8 @@ function chainTo(problem: PlanProblem, targetId: string): PlanWork[] {
 }
 
 /** When a work ends that begins as soon as it can in the hours for work; Infinity where none holds it. */
-function endIn({ windows, slotMs }: PlanProblem, readyMs: number, slots: number): number {
-  const takes = slots * slotMs;
+function endIn({ windows, slotMs }: PlanProblem, readyMs: number, work: PlanWork): number {
+  const takes = work.slots * slotMs;
   let low = 0;
   let high = windows.length;
   while (low < high) {
@@ -88,6 +89,7 @@ function endIn({ windows, slotMs }: PlanProblem, readyMs: number, slots: number)
   }
   for (let w = low; w < windows.length; w++) {
     const start = Math.max(readyMs, windows[w]!.fromMs);
+    if (work.notIn && isIn(work.notIn, windows[w]!.fromMs)) continue;
     if (start + takes <= windows[w]!.toMs) return start + takes;
   }
   return Infinity;
@@ -145,7 +147,7 @@ export function readyBy(
         // What does not wait for the coat that is asked about is another line to the same target.
         if (!comesAfter && first > 0) continue;
         const ready = Math.max(readyOf(work, ends, s), k === first ? fromMs : problem.nowMs);
-        ends.set(work.id, endIn(problem, ready, work.slots));
+        ends.set(work.id, endIn(problem, ready, work));
       }
       if (readyOf(target, ends, s) <= atMs) inTime += 1;
     }

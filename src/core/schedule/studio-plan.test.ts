@@ -10,7 +10,7 @@ import { USUAL_PACE } from '../session/pace';
 import { buildPlan, type Built } from './build';
 import { keepForecasts, scoreOf, weeksOf } from '../plan-record/look-back';
 import { mergeRecords, NEW_PLAN_RECORD } from '../plan-record/record';
-import { pinWorks, waitUntil } from '../plan-record/record-edit';
+import { keepOut, pinWorks } from '../plan-record/record-edit';
 import { totalSigma } from './stage-dose';
 import { stepsOf } from './steps';
 import { planStudio, type StudioPlan, type StudioPlanInput } from './studio-plan';
@@ -36,7 +36,7 @@ const built = (painting: Painting, nowMs = NOW_MS): Built =>
     pace: USUAL_PACE,
     windows: [],
     pins: {},
-    notBefore: {},
+    keptOut: {},
   });
 
 const studio = (paintings: Painting[], over: Partial<StudioPlanInput> = {}): StudioPlanInput => ({
@@ -168,7 +168,7 @@ describe('dates', () => {
       pace: USUAL_PACE,
       windows: [],
       pins: {},
-      notBefore: {},
+      keptOut: {},
     }).problem;
     const dose = (project: string) => works.filter((w) => w.project === project)[1]!.lags[0]!.dose;
     expect(dose('copy')).toBeGreaterThan(1.5 * dose(first.id));
@@ -401,7 +401,7 @@ describe('the record', () => {
   test('a pin and a wait of one work exclude each other', () => {
     const pinned = pinWorks(NEW_PLAN_RECORD, { a: NOW_MS });
     expect(pinned.pins).toEqual([{ id: 'a', at: NOW }]);
-    const waiting = waitUntil(pinned, ['a'], NOW_MS + DAY);
+    const waiting = keepOut(pinned, ['a'], { fromMs: NOW_MS, toMs: NOW_MS + DAY });
     expect(waiting.pins).toEqual([]);
     expect(pinWorks(waiting, { a: NOW_MS }).waits).toEqual([]);
   });

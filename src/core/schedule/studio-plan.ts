@@ -12,6 +12,7 @@ import { workWindows } from './calendar';
 import { delaysOf, type Delays } from './delays';
 import { HALVES, halfOfDraws, oddsFrom, type GoalOdds, type HalfOfDraws, type Odds } from './odds';
 import type { PlanProblem, WorkWindow } from './problem';
+import { timesOf } from '../plan-record/record-edit';
 import type { PlanRecord } from '../plan-record/schema';
 import { plan, type Plan } from './result';
 import type { Pace } from '../session/pace';
@@ -77,11 +78,6 @@ export const windowsOf = (
     leastMinutes: PLAN_ODDS.leastStretchMinutes,
   });
 
-const timesOf = <T extends { id: string }>(
-  list: T[],
-  at: (x: T) => string,
-): Record<string, number> => Object.fromEntries(list.map((x) => [x.id, Date.parse(at(x))]));
-
 /** The problem of a studio, as it is or as it would be. */
 export function studioProblem(input: StudioPlanInput): {
   problem: PlanProblem;
@@ -106,8 +102,16 @@ export function studioProblem(input: StudioPlanInput): {
     assess,
     pace: input.pace,
     windows: windowsOf(record, input),
-    pins: timesOf(record.pins, (p) => p.at),
-    notBefore: timesOf(record.waits, (w) => w.until),
+    pins: Object.fromEntries(record.pins.map((p) => [p.id, Date.parse(p.at)])),
+    keptOut: Object.fromEntries(
+      record.waits.map((wait) => [
+        wait.id,
+        timesOf(wait).map(({ from, until }) => ({
+          fromMs: from === undefined ? -Infinity : Date.parse(from),
+          toMs: Date.parse(until),
+        })),
+      ]),
+    ),
   });
   return { ...built, record };
 }

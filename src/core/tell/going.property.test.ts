@@ -110,7 +110,7 @@ test('Today, the sheet that lays, the plan and the verb say the same of one coat
         pace: USUAL_PACE,
         windows: [],
         pins: {},
-        notBefore: {},
+        keptOut: {},
       });
       seen.set(answer, (seen.get(answer) ?? 0) + 1);
       const refusals = row.next.findings.filter(stops);

@@ -1,5 +1,6 @@
 /** The time-indexed MILP of a plan in the LP format, for a general solver: see `docs/method.md`, "The plan". */
 import { closesAt, compile, readyAt, type Compiled } from '../schedule/compile';
+import { mayBeIn } from '../schedule/place';
 import { USUAL_WEIGHTS as W, type PlanProblem } from '../schedule';
 
 const DAY_MS = 86_400_000;
@@ -17,7 +18,7 @@ function startsOf(problem: PlanProblem): Starts {
   const allowed = Array.from({ length: of.n }, (_, i) => {
     const list: number[] = [];
     for (let t = release[i]!; t < slots.count; t++)
-      if (t + length[i]! <= slots.end[slots.window[t]!]!) list.push(t);
+      if (t + length[i]! <= slots.end[slots.window[t]!]! && mayBeIn(of, i, t)) list.push(t);
     return list;
   });
   return { of, allowed, endOf: (i, t) => slots.start[t]! + length[i]! * slots.ms };

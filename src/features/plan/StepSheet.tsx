@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { PlannedWork } from '@/core/schedule';
 import { makesEdges } from '@/core/painting/edges';
+import { timesOf } from '@/core/plan-record/record-edit';
 import { changeCoat } from '@/core/painting/coats';
 import { mayBeParted } from '@/core/session';
 import { useNumberText } from '@/forms';
@@ -16,7 +17,7 @@ import { Problem } from '@/ui/Says';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { space } from '@/ui/tokens';
-import { dayWord, hours } from './plan-words';
+import { dayWord, hours, keptOutWords } from './plan-words';
 import { ReadyBySheet } from './ReadyBySheet';
 import type { PlanView } from './usePlanView';
 import type { Replan } from './useReplan';
@@ -29,12 +30,15 @@ interface Props {
   onClose: () => void;
 }
 
-/** Works in the hand: earlier, later, held, or not this week; and how long one of them takes. */
+/** Works in the hand: earlier, later, held, or out of the week they stand in; and how long one of them takes. */
 export function StepSheet({ view, works, replan, onClose }: Props) {
   const { waits } = useStoreSelector(planRecordOf);
   const ids = works.map((w) => w.id);
   const pinned = works.some((w) => w.pinned);
-  const waiting = waits.some((w) => ids.includes(w.id));
+  const keptOut = waits
+    .filter((w) => ids.includes(w.id))
+    .flatMap(timesOf)
+    .filter((t) => Date.parse(t.until) > view.nowMs);
   const first = works[0];
   const step = works.length === 1 && first ? view.stepOf(first.id) : null;
   const [ready, setReady] = useState(false);
@@ -60,11 +64,14 @@ export function StepSheet({ view, works, replan, onClose }: Props) {
           checked={pinned}
           onPress={() => (pinned ? replan.unpin(ids) : replan.pin(works))}
         />
-        <Tick
-          title="Not this week"
-          checked={waiting}
-          onPress={() => (waiting ? replan.letGo(ids) : replan.notThisWeek(ids))}
-        />
+        <Action title="Not this week" onPress={() => replan.notThatWeek(works)} />
+        {keptOut.length > 0 ? (
+          <Tick
+            title={keptOutWords(keptOut, view.nowMs)}
+            checked
+            onPress={() => replan.letGo(ids)}
+          />
+        ) : null}
         {step && painting && step.coat.onto !== 'wet' ? (
           <Action title="Ready by …" onPress={() => setReady(true)} />
         ) : null}

@@ -52,6 +52,21 @@ export function minutesWord(minutes: number): string {
   return m === 0 ? `${h} h` : `${h} h ${m}`;
 }
 
+const HOUR_MS = 3_600_000;
+
+/** "Kept out of Mon 16 to Sun 22 and Mon 2 to Sun 8 Mar"; what began in the past without its beginning. */
+export const keptOutWords = (
+  times: { from?: string | undefined; until: string }[],
+  nowMs: number,
+): string =>
+  `Kept out of ${times
+    .map(({ from, until }) => {
+      const last = shortTime(Date.parse(until) - HOUR_MS, nowMs);
+      const begun = from === undefined || Date.parse(from) <= nowMs;
+      return begun ? `all days to ${last}` : `${shortTime(Date.parse(from), nowMs)} to ${last}`;
+    })
+    .join(' and ')}`;
+
 export const HELD_WORDS: Record<Held, string> = {
   start: 'can begin at once',
   wait: 'waits until what lies below is dry',

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import type { PlannedSession, PlannedWork } from '@/core/schedule';
 import { mondayOf, momentOf, nextDay } from '@/core/schedule/calendar';
 import { nearestWindow, neighbourWindow, placesIn } from '@/core/schedule/move';
-import { letGo, pinWorks, unpinWorks, waitUntil } from '@/core/plan-record/record-edit';
+import { keepOut, letGo, pinWorks, unpinWorks } from '@/core/plan-record/record-edit';
 import { PLAN_ODDS } from '@/data/plan';
 import { changePlan } from '@/store/actions';
 import { useNow, useStoreDispatch, useStoreSelector } from '@/store/hooks';
@@ -23,7 +23,8 @@ export interface Replan {
   today(works: Works): void;
   pin(works: Works): void;
   unpin(ids: string[]): void;
-  notThisWeek(ids: string[]): void;
+  /** Out of the week in which they stand. */
+  notThatWeek(works: Works): void;
   letGo(ids: string[]): void;
 }
 
@@ -56,9 +57,11 @@ export function useReplan(): Replan {
       ),
     );
   };
-  const nextWeek = (): number => {
+  /** The week in which works stand. */
+  const weekOf = (atMs: number): WorkWindow => {
     const zone = localZone();
-    return momentOf(nextDay(mondayOf(now, zone), 7), 0, zone);
+    const monday = mondayOf(atMs, zone);
+    return { fromMs: momentOf(monday, 0, zone), toMs: momentOf(nextDay(monday, 7), 0, zone) };
   };
   return {
     refusal,
@@ -89,8 +92,17 @@ export function useReplan(): Replan {
         ),
       ),
     unpin: (ids) => dispatch(changePlan('Let a session move', (record) => unpinWorks(record, ids))),
-    notThisWeek: (ids) =>
-      dispatch(changePlan('Not this week', (record) => waitUntil(record, ids, nextWeek()))),
-    letGo: (ids) => dispatch(changePlan('May be this week', (record) => letGo(record, ids))),
+    notThatWeek: (works) =>
+      dispatch(
+        changePlan(`Kept ${called(works)} out of a week`, (record) =>
+          keepOut(
+            record,
+            works.map((w) => w.id),
+            weekOf(works[0]!.startMs),
+          ),
+        ),
+      ),
+    letGo: (ids) =>
+      dispatch(changePlan('May be in any week again', (record) => letGo(record, ids))),
   };
 }
