@@ -14,7 +14,7 @@ import { keepOut, pinWorks } from '../plan-record/record-edit';
 import { totalSigma } from './stage-dose';
 import { stepsOf } from './steps';
 import { planStudio, type StudioPlan, type StudioPlanInput } from './studio-plan';
-import { suppose } from './what-if';
+import { suppose, takesAlkyd } from './what-if';
 
 const WHITE = [tube('titanium-white')];
 const OCHRE = [tube('yellow-ochre')];
@@ -347,6 +347,55 @@ describe('a studio planned', () => {
     ]);
     expect(left[0]!.coats).toHaveLength(2);
     expect(paintings[0]!.coats).toHaveLength(3);
+  });
+
+  test('one coat less on one passage; what is laid of it stays', () => {
+    const one = paintings[0]!;
+    const ids = [one.passages[0]!.id, 'other'];
+    const painting: Painting = {
+      ...one,
+      passages: [
+        { ...one.passages[0]!, share: 0.5 },
+        { ...one.passages[0]!, id: 'other', name: 'other', share: 0.5 },
+      ],
+      coats: one.coats.map((c) => ({ ...c, passageIds: ids })),
+    };
+    const drop = (p: Painting, passageIds?: string[]): string[][] =>
+      suppose([p], NEW_PLAN_RECORD, [
+        { kind: 'drop', paintingId: p.id, coatId: p.coats[0]!.id, passageIds },
+      ]).paintings[0]!.coats.map((c) => c.passageIds);
+    expect(drop(painting, ['other'])).toEqual([[ids[0]], ids, ids]);
+    expect(drop(painting)).toEqual([ids, ids]);
+    const laid = layCoat(
+      painting,
+      { coatId: painting.coats[0]!.id, passageIds: [ids[0]!], at: NOW, spot: null, intoWet: false },
+      making(),
+    );
+    expect(drop(laid)).toEqual([[ids[0]], ids, ids]);
+  });
+
+  test('alkyd goes into oil paint with a medium alone', () => {
+    const painting = paintings[0]!;
+    const into = (change: (c: Coat) => Coat): boolean =>
+      takesAlkyd(painting, change({ ...painting.coats.at(-1)!, role: 'glaze' }));
+    const paint = (
+      c: Coat,
+      binder: 'linseed' | 'water-mixable' | 'acrylic',
+      mediumShare = 0.3,
+    ): Coat => ({
+      ...c,
+      recipe: {
+        ...c.recipe,
+        mix: [{ pigment: 'burnt-umber', binder, parts: 1 }],
+        mediumShare,
+        medium: [{ ingredient: 'stand-oil', parts: 1 }],
+      },
+    });
+    expect(into((c) => paint(c, 'linseed'))).toBe(true);
+    expect(into((c) => paint(c, 'linseed', 0))).toBe(false);
+    expect(into((c) => paint(c, 'water-mixable'))).toBe(false);
+    expect(into((c) => paint(c, 'acrylic'))).toBe(false);
+    expect(into((c) => ({ ...paint(c, 'linseed'), role: 'varnish' }))).toBe(false);
   });
 
   test('the end can be stopped, and what there is comes back', async () => {

@@ -1,17 +1,27 @@
 import { z } from 'zod';
 import { followedAir, type AirRecord } from '../climate';
+import { BINDERS } from '@/data/binders';
 import type { Constants } from '@/data/constants';
 import { constantAir, temperatureFactor, type Climate, type StudioAir } from '../drying';
-import type { Painting } from '../painting/schema';
+import { binderOfPart } from '../film';
+import type { Coat, Painting } from '../painting/schema';
+import { laidEvents } from '../painting/sites';
 import { exceptionSchema, hoursSchema } from '../plan-record/schema';
 import type { PlanRecord } from '../plan-record/schema';
 
 const id = z.string().min(1).max(80);
+const MOST_PASSAGES = 200;
 
 /** One thing that might be otherwise. */
 export const whatIfSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('away'), exception: exceptionSchema }),
-  z.object({ kind: z.literal('drop'), paintingId: id, coatId: id }),
+  /** A coat less, everywhere or on some passages; what of it is begun stays. */
+  z.object({
+    kind: z.literal('drop'),
+    paintingId: id,
+    coatId: id,
+    passageIds: z.array(id).min(1).max(MOST_PASSAGES).optional(),
+  }),
   /** Alkyd medium in the place of every other, in the coats still to be laid. */
   z.object({ kind: z.literal('alkyd'), paintingId: id }),
   z.object({ kind: z.literal('warmer'), byC: z.number().min(-15).max(15) }),
@@ -30,8 +40,40 @@ export interface Supposed {
   warmerC: number;
 }
 
-const isLaidAnywhere = (painting: Painting, coatId: string): boolean =>
-  painting.events.some((e) => e.kind === 'laid' && e.coatId === coatId);
+const laidOn = (painting: Painting, coatId: string): Set<string> =>
+  new Set(
+    laidEvents(painting)
+      .filter((e) => e.coatId === coatId)
+      .flatMap((e) => e.passageIds),
+  );
+
+/** A coat without some of its passages; nothing of it where none is left. */
+function without(
+  painting: Painting,
+  coat: Coat,
+  { passageIds = coat.passageIds }: { passageIds?: string[] | undefined },
+): Coat[] {
+  const begun = laidOn(painting, coat.id);
+  const left = coat.passageIds.filter((id) => begun.has(id) || !passageIds.includes(id));
+  return left.length > 0 ? [{ ...coat, passageIds: left }] : [];
+}
+
+/** Coats that oil out or close a picture have no painting medium. */
+const NO_MEDIUM = new Set<Coat['role']>(['oiling-out', 'varnish']);
+
+/**
+ * Whether alkyd medium may take the place of a coat's medium: it is still to be laid, has one, and is oil paint. Ordinary
+ * alkyd does not go into acrylic, nor into water-mixable paint.
+ */
+export function takesAlkyd(painting: Painting, { id, role, recipe }: Coat): boolean {
+  const tubes = [...recipe.mix, ...(recipe.colours ?? []).flatMap((colour) => colour.mix)];
+  return (
+    recipe.mediumShare > 0 &&
+    !NO_MEDIUM.has(role) &&
+    laidOn(painting, id).size === 0 &&
+    tubes.map(binderOfPart).every((b) => b !== 'water-mixable' && BINDERS[b].kind !== 'acrylic')
+  );
+}
 
 /** The studio as it would be. Nothing given is changed; what was laid stays as it was. */
 export function suppose(paintings: Painting[], record: PlanRecord, changes: WhatIf[]): Supposed {
@@ -54,15 +96,15 @@ function supposeOne(now: Supposed, change: WhatIf): Supposed {
     case 'drop':
       return painting(change.paintingId, (p) => ({
         ...p,
-        coats: p.coats.filter((c) => c.id !== change.coatId),
+        coats: p.coats.flatMap((c) => (c.id === change.coatId ? without(p, c, change) : [c])),
       }));
     case 'alkyd':
       return painting(change.paintingId, (p) => ({
         ...p,
         coats: p.coats.map((c) =>
-          c.recipe.mediumShare === 0 || isLaidAnywhere(p, c.id)
-            ? c
-            : { ...c, recipe: { ...c.recipe, medium: [{ ingredient: 'alkyd-medium', parts: 1 }] } },
+          takesAlkyd(p, c)
+            ? { ...c, recipe: { ...c.recipe, medium: [{ ingredient: 'alkyd-medium', parts: 1 }] } }
+            : c,
         ),
       }));
     case 'warmer':

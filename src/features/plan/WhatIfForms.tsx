@@ -1,7 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { StudioPlan } from '@/core/schedule/studio-plan';
-import type { WhatIf } from '@/core/schedule/what-if';
+import type { Step } from '@/core/schedule/steps';
+import type { Coat, Painting } from '@/core/painting/schema';
+import { takesAlkyd, type WhatIf } from '@/core/schedule/what-if';
 import { degreesWords, type TemperatureUnit } from '@/features/units';
 import { useTemperatureUnit } from '@/features/useTemperature';
 import { usePaintings, useStoreSelector } from '@/store/hooks';
@@ -94,19 +96,16 @@ function PaintingForm({
   const [id, setId] = useState(paintings[0]?.id ?? '');
   const own = steps.filter((s) => s.paintingId === id);
   const [coatId, setCoatId] = useState<string | null>(null);
-  const coat = own.find((s) => s.coat.id === coatId)?.coat.id ?? own.at(-1)?.coat.id ?? null;
-  const passages = paintings.find((p) => p.id === id)?.passages ?? [];
-  const options = [...new Map(own.map((s) => [s.coat.id, s])).values()].map((s) => ({
-    key: s.coat.id,
-    name: `${s.coat.name}${
-      s.passageIds.length < passages.length
-        ? `: ${passages
-            .filter((p) => s.passageIds.includes(p.id))
-            .map((p) => p.name)
-            .join(', ')}`
-        : ''
-    }`,
+  const [passageId, setPassageId] = useState(EVERYWHERE);
+  const coat = own.find((s) => s.coat.id === coatId)?.coat ?? own.at(-1)?.coat ?? null;
+  const painting = paintings.find((p) => p.id === id);
+  const options = [...new Map(own.map((s) => [s.coat.id, s.coat])).values()].map((c) => ({
+    key: c.id,
+    name: c.name,
   }));
+  const passages = painting && coat ? stillToLay(painting, coat, own) : [];
+  const where = passages.some((p) => p.key === passageId) ? passageId : EVERYWHERE;
+  const other = painting && kind === 'alkyd' ? keptAsTheyAre(painting, own) : [];
   return (
     <View style={{ gap: space.s }}>
       <Choice
@@ -116,12 +115,37 @@ function PaintingForm({
         onChange={setId}
       />
       {kind === 'drop' ? (
-        <Choice label="Without" options={options} value={coat} onChange={setCoatId} />
+        <>
+          <Choice
+            label="Without"
+            options={options}
+            value={coat?.id ?? null}
+            onChange={(key) => {
+              setCoatId(key);
+              setPassageId(EVERYWHERE);
+            }}
+          />
+          {passages.length > 1 ? (
+            <Choice
+              label="On"
+              options={[{ key: EVERYWHERE, name: 'all its passages' }, ...passages]}
+              value={where}
+              onChange={setPassageId}
+            />
+          ) : null}
+        </>
       ) : (
-        <Text size="small" tone="ink2">
-          In the place of the medium of every coat still to be laid. Alkyd mediums hold solvent:
-          keep the room aired and heed the safety data sheet.
-        </Text>
+        <>
+          <Text size="small" tone="ink2">
+            In the place of the medium of every coat of oil paint still to be laid. Alkyd mediums
+            hold solvent: keep the room aired and heed the safety data sheet.
+          </Text>
+          {other.length > 0 ? (
+            <Text size="small" tone="ink2">
+              {`Ordinary alkyd does not go into acrylic or water-mixable paint, nor in the place of a varnish; these stay as they are: ${other.join(', ')}.`}
+            </Text>
+          ) : null}
+        </>
       )}
       <Action
         title="Try it"
@@ -129,10 +153,32 @@ function PaintingForm({
         onPress={() =>
           kind === 'alkyd'
             ? onAdd({ kind, paintingId: id })
-            : coat !== null && onAdd({ kind, paintingId: id, coatId: coat })
+            : coat !== null &&
+              onAdd({
+                kind,
+                paintingId: id,
+                coatId: coat.id,
+                ...(where === EVERYWHERE ? {} : { passageIds: [where] }),
+              })
         }
       />
     </View>
   );
 }
 const NO_STEPS: StudioPlan['steps'] = [];
+const EVERYWHERE = 'everywhere';
+
+/** Passages on which a coat is not begun: there it may be left out. */
+const stillToLay = (painting: Painting, coat: Coat, steps: Step[]) =>
+  painting.passages
+    .filter((p) => steps.some((s) => s.coat.id === coat.id && s.passageIds.includes(p.id)))
+    .map((p) => ({ key: p.id, name: p.name }));
+
+/** Coats with a medium that alkyd does not take the place of. */
+const keptAsTheyAre = (painting: Painting, steps: Step[]): string[] => [
+  ...new Set(
+    steps
+      .filter((s) => s.coat.recipe.mediumShare > 0 && !takesAlkyd(painting, s.coat))
+      .map((s) => s.coat.name),
+  ),
+];

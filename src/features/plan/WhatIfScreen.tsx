@@ -3,7 +3,8 @@ import { useTemperatureUnit } from '@/features/useTemperature';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { WhatIf } from '@/core/schedule/what-if';
-import { useStoreSelector } from '@/store/hooks';
+import type { Painting } from '@/core/painting/schema';
+import { usePaintings, useStoreSelector } from '@/store/hooks';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -35,6 +36,7 @@ export function WhatIfScreen() {
   const whatIf = useWhatIf();
   const now = useStoreSelector((state) => state.planned.plan);
   const [kind, setKind] = useState<Kind>('away');
+  const paintings = usePaintings();
   const add = (change: WhatIf) => whatIf.set([...whatIf.changes, change]);
   return (
     <Screen title="Plan" subtitle="What if …" maxWidth={900} aside={<StudioLink />}>
@@ -43,7 +45,7 @@ export function WhatIfScreen() {
       <ChangeForm key={kind} kind={kind} onAdd={add} />
       {whatIf.changes.length > 0 ? (
         <View style={{ gap: space.m, marginTop: space.xl }}>
-          <Heading>{whatIf.changes.map((c) => words(c, unit)).join('; ')}</Heading>
+          <Heading>{whatIf.changes.map((c) => words(c, unit, paintings)).join('; ')}</Heading>
           {whatIf.problem ? <Notice tone="refusal">{whatIf.problem}</Notice> : null}
           {now && whatIf.other ? (
             <ComparedPlans now={now} other={whatIf.other} />
@@ -72,7 +74,7 @@ export function WhatIfScreen() {
   );
 }
 
-function words(change: WhatIf, unit: TemperatureUnit): string {
+function words(change: WhatIf, unit: TemperatureUnit, paintings: Painting[]): string {
   switch (change.kind) {
     case 'away':
       return `away ${dayMonthYear(Date.parse(`${change.exception.from}T12:00:00`))} to ${dayMonthYear(Date.parse(`${change.exception.to}T12:00:00`))}`;
@@ -83,6 +85,15 @@ function words(change: WhatIf, unit: TemperatureUnit): string {
     case 'alkyd':
       return 'alkyd medium in what is still to be laid';
     case 'drop':
-      return 'a coat less';
+      return leftOut(change, paintings);
   }
+}
+
+/** "without Cool glaze on the pitcher" */
+function leftOut(change: Extract<WhatIf, { kind: 'drop' }>, paintings: Painting[]): string {
+  const painting = paintings.find((p) => p.id === change.paintingId);
+  const coat = painting?.coats.find((c) => c.id === change.coatId);
+  const passages = painting?.passages.filter((p) => change.passageIds?.includes(p.id)) ?? [];
+  const where = passages.length > 0 ? ` on ${passages.map((p) => p.name).join(', ')}` : '';
+  return coat ? `without ${coat.name}${where}` : 'a coat less';
 }
