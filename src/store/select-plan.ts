@@ -1,30 +1,20 @@
 import { createSelector } from '@reduxjs/toolkit';
 import type { PlanRecord } from '@/core/plan-record/schema';
 import type { WhatIf } from '@/core/schedule/what-if';
-import { paceOf } from '@/core/session/pace';
+import { windowsOf } from '@/core/schedule/hours-of';
+import { habitsOf } from '@/core/session/habits';
+import { HABITS } from '@/data/habits';
 import { PLAN_ODDS } from '@/data/plan';
 import type { PlanRequest } from '@/workers/plan-protocol';
 import { planRecordOf } from './plan';
 import { selectNow, selectPaintings, selectSolverAir } from './select';
-import { sessionSelectors } from './sessions';
+import { localZone, selectPace, selectSessions } from './select-work';
 import type { State } from './store';
 
-/** The zone of the machine: hours are meant on its clock. */
-export const localZone = (): string => Intl.DateTimeFormat().resolvedOptions().timeZone;
-
 const SLOT_MS = PLAN_ODDS.slotMinutes * 60_000;
+const DAY_MS = 86_400_000;
 const SEED = 1;
 const DRAWS = 10_000;
-
-export const selectSessions = createSelector([(state: State) => state.sessions], (sessions) =>
-  sessionSelectors.selectAll(sessions),
-);
-
-/** The painter's own pace by kind of coat. */
-export const selectPace = createSelector(
-  [selectSessions, (state: State) => state.paintings.entities],
-  paceOf,
-);
 
 /** The slot of hours that has begun: within it the plan stays as it is. */
 const selectSlotMs = (state: State): number => Math.floor(selectNow(state) / SLOT_MS) * SLOT_MS;
@@ -37,8 +27,41 @@ const selectSaid = createSelector(
     (state: State) => planRecordOf(state).busy,
     (state: State) => planRecordOf(state).pins,
     (state: State) => planRecordOf(state).waits,
+    (state: State) => planRecordOf(state).countsHeld,
   ],
-  (hours, exceptions, busy, pins, waits) => ({ hours, exceptions, busy, pins, waits }),
+  (hours, exceptions, busy, pins, waits, countsHeld) => ({
+    hours,
+    exceptions,
+    busy,
+    pins,
+    waits,
+    countsHeld,
+  }),
+);
+
+/** Midnight, UTC: what is past of the hours for work is looked at once a day. */
+const selectDayMs = (state: State): number => Math.floor(selectNow(state) / DAY_MS) * DAY_MS;
+
+/** What the log says of how surely plans come true. */
+export const selectHabits = createSelector(
+  [
+    selectSessions,
+    (state: State) => state.paintings.entities,
+    (state: State) => planRecordOf(state).hours,
+    (state: State) => planRecordOf(state).exceptions,
+    (state: State) => planRecordOf(state).busy,
+    selectDayMs,
+    (state: State) => state.studio.latitudeDeg,
+  ],
+  (sessions, paintings, hours, exceptions, busy, dayMs, latitudeDeg) => {
+    const timeZone = localZone();
+    const past = windowsOf(
+      { hours, exceptions, busy },
+      { nowMs: dayMs - HABITS.lookBackDays * DAY_MS, timeZone, latitudeDeg },
+      HABITS.lookBackDays,
+    );
+    return habitsOf(sessions, paintings, past, timeZone);
+  },
 );
 
 /** What a plan is made from, without the record as it is when the plan begins. A new one only when it has changed. */
@@ -47,14 +70,16 @@ export const selectPlanInput = createSelector(
     selectPaintings,
     selectSaid,
     selectPace,
+    selectHabits,
     selectSolverAir,
     selectSlotMs,
     (state: State) => state.studio.latitudeDeg,
   ],
-  (paintings, said, pace, around, nowMs, latitudeDeg) => ({
+  (paintings, said, pace, habits, around, nowMs, latitudeDeg) => ({
     paintings,
     said,
     pace,
+    habits,
     ...around,
     nowMs,
     latitudeDeg,

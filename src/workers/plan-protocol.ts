@@ -23,6 +23,15 @@ export const planRequestSchema = z.object({
       z.ZodNumber
     >,
   ),
+  habits: z.object({
+    ownSd: z.number().positive(),
+    sharedSd: z.number().positive(),
+    sittings: z.number(),
+    laid: z.number(),
+    redone: z.number(),
+    redo: z.number().min(0).max(1),
+    held: z.object({ hours: z.number(), held: z.number(), moved: z.number() }),
+  }),
   climate: climateSchema,
   air: airRecordSchema.nullable(),
   learned: learnedSchema.nullable(),

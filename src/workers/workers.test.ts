@@ -5,6 +5,7 @@ import { part, recipe, tube } from '@/core/tests/recipes';
 import { NEW_PLAN_RECORD } from '@/core/plan-record/record';
 import { USUAL_DEADLINE } from '@/core/painting/deadline';
 import { planStudio } from '@/core/schedule/studio-plan';
+import { USUAL_HABITS } from '@/core/session/habits';
 import { USUAL_PACE } from '@/core/session/pace';
 import { solveRepairs, solveWishes } from './client';
 import { solvePlan } from './plan-client';
@@ -68,6 +69,7 @@ describe('the planning worker', () => {
     paintings: [painting],
     record: NEW_PLAN_RECORD,
     pace: USUAL_PACE,
+    habits: USUAL_HABITS,
     climate: REFERENCE_CLIMATE,
     air: null,
     learned: null,

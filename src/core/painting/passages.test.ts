@@ -221,6 +221,7 @@ describe('on the easel, resting, finished, gone', () => {
       windows: [],
       pins: {},
       keptOut: {},
+      redo: 0,
     }).problem.works;
 
   test('what is not on the easel leaves Today and the plan, and keeps everything', () => {

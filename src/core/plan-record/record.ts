@@ -38,6 +38,7 @@ export function mergeRecords(
     ...mine,
     hours: pick('hours'),
     alarmMinutes: pick('alarmMinutes'),
+    countsHeld: pick('countsHeld'),
     exceptions: mergeList(from.exceptions, mine.exceptions, theirs.exceptions),
     busy: mergeList(from.busy, mine.busy, theirs.busy),
     pins: mergeList(from.pins, mine.pins, theirs.pins),

@@ -109,6 +109,8 @@ export const planRecordSchema = z.object({
   last: z.array(pinSchema).max(5000),
   forecasts: z.array(forecastSchema).max(5000),
   weeks: z.array(weekSchema).max(600),
+  /** The odds count on hours being held as often as the log says; absent: on all of them. */
+  countsHeld: z.boolean().optional(),
 });
 
 export type PlanRecord = z.infer<typeof planRecordSchema>;

@@ -2,7 +2,7 @@ import { PLAN_ODDS } from '@/data/plan';
 import type { Compiled, LagN, WetN } from './compile';
 import { NORMALS, placesOf, spreadTable } from './normal-table';
 import { BATCH, PLACES, drawnFilms, type DrawnFilms } from './odds-films';
-import { PLAN_CLOCKS, type PlanProblem } from './problem';
+import { PLAN_CLOCKS, type Lag, type PlanHabits, type PlanProblem } from './problem';
 import { simHours, TICK_MASK, TICK_MS, TICKS, WINDOW_BITS, type SimHours } from './sim-hours';
 import { stageDose } from './stage-dose';
 
@@ -23,6 +23,8 @@ interface Played {
   ticks: number;
   lags: LagN[];
   into: WetN[];
+  /** The same once more, where it is done over, and how many places of the table of normals stand for that. */
+  over: { places: number; again: Played } | null;
 }
 
 /** Two works end to end are ready for each other, rounding or not; ticks. */
@@ -48,7 +50,10 @@ export class Player {
   private readonly films: DrawnFilms;
   private readonly works: Played[];
   private readonly normal = NORMALS();
-  private readonly stray = spreadTable(PLAN_ODDS.paceOwnSd);
+  private readonly habits: PlanHabits;
+  private readonly stray: Float32Array;
+  /** Scenarios of the batch in which something by chance is so. */
+  private readonly so = new Uint8Array(BATCH);
   /** When each work began and ended. */
   private readonly startAt: Int32Array;
   private readonly endAt: Int32Array;
@@ -71,6 +76,12 @@ export class Player {
     seed: number,
     part: number,
   ) {
+    this.habits = problem.habits ?? {
+      ownSd: PLAN_ODDS.paceOwnSd,
+      sharedSd: PLAN_ODDS.paceSharedSd,
+      hold: 1,
+    };
+    this.stray = spreadTable(this.habits.ownSd);
     this.hours = simHours(problem, of);
     this.windows = this.hours.count;
     this.opens = this.hours.opens;
@@ -95,6 +106,7 @@ export class Player {
       ticks: of.length[i]! * slotTicks,
       lags: [...of.laid[i]!, ...of.lags[i]!],
       into: of.wets[i]!,
+      over: this.overOf(i, window, of.length[i]! * slotTicks),
     }));
   }
 
@@ -103,6 +115,7 @@ export class Player {
     this.films.draw();
     this.drawPace();
     this.used.set(this.unused);
+    this.missHours();
     for (const work of this.works) {
       this.readyAt.fill(0);
       for (const lag of work.lags) {
@@ -112,6 +125,47 @@ export class Player {
       for (const { from } of work.into) if (from >= 0) this.awaitEnd(from);
       if (work.into.length > 0) this.placeInto(work);
       else this.place(work);
+      if (work.over) this.doOver(work.over);
+    }
+  }
+
+  private overOf(i: number, home: number, ticks: number): Played['over'] {
+    const { redo, id } = this.problem.works[i]!;
+    if (!redo) return null;
+    const table = this.of.tableFor(this.problem.films[redo.film]!.clock);
+    const lag: Lag = { after: id, film: redo.film, stage: 'touch-dry', dose: 0, had: 0 };
+    return {
+      places: Math.round(redo.chance * this.normal.length),
+      again: {
+        i,
+        home,
+        tick: 0,
+        ticks: Math.round(ticks * redo.share),
+        lags: [{ from: i, table, dose: 0, lag }],
+        into: [],
+        over: null,
+      },
+    };
+  }
+
+  /** In some scenarios a coat is done over, once it is dry. */
+  private doOver({ places, again }: NonNullable<Played['over']>): void {
+    this.fill(this.places);
+    for (let d = 0; d < BATCH; d++) this.so[d] = this.places[d]! < places ? 1 : 0;
+    this.readyAt.fill(0);
+    this.awaitFilm(again.lags[0]!);
+    this.place(again, 'so');
+  }
+
+  /** In some scenarios hours are not held. */
+  private missHours(): void {
+    const { hold } = this.habits;
+    if (hold >= 1) return;
+    const places = Math.round(hold * this.normal.length);
+    for (let w = 0; w < this.windows; w++) {
+      this.fill(this.places);
+      for (let d = 0; d < BATCH; d++)
+        if (this.places[d]! >= places) this.used[w * BATCH + d] = ~(w + 1);
     }
   }
 
@@ -153,11 +207,11 @@ export class Player {
   /** All works together run faster or slower, and one sitting against another. */
   private drawPace(): void {
     const { pace, stray, places, normal } = this;
-    const { paceSharedSd, paceOwnSd } = PLAN_ODDS;
+    const { sharedSd, ownSd } = this.habits;
     // The mean of a log-normal lies above its median: estimated minutes are meant as means.
-    const mean = -(paceSharedSd ** 2 + paceOwnSd ** 2) / 2;
+    const mean = -(sharedSd ** 2 + ownSd ** 2) / 2;
     this.fill(places);
-    const all = Float32Array.from(places, (k) => Math.exp(mean + paceSharedSd * normal[k]!));
+    const all = Float32Array.from(places, (k) => Math.exp(mean + sharedSd * normal[k]!));
     for (let first = 0; first < pace.length; first += BATCH) {
       this.fill(places);
       for (let d = 0; d < BATCH; d++) pace[first + d] = all[d]! * stray[places[d]!]!;
@@ -228,15 +282,17 @@ export class Player {
 
   /**
    * Put a work at its planned moment or at the first after it at which it is ready and has room.
-   * @param only to see where that would be; the hours are not used up
+   * @param only to see where that would be, the hours are not used up; or in those scenarios that are so
    */
-  private place({ i, home, tick, ticks }: Played, only: 'look' | null = null): void {
+  private place({ i, home, tick, ticks }: Played, only: 'look' | 'so' | null = null): void {
     const { readyAt, used, pace, full, startAt, endAt } = this;
     const rooms = this.hours.ticks;
     const first = i * BATCH;
-    const keep = only === null;
+    const keep = only !== 'look';
+    const so = only === 'so' ? this.so : null;
     const barred = this.of.barred[i]!;
     for (let d = 0; d < BATCH; d++) {
+      if (so && so[d] === 0) continue;
       const at = readyAt[d]!;
       let w = at >> WINDOW_BITS;
       let ready = at & TICK_MASK;

@@ -217,3 +217,54 @@ describe('the draws of a plan', () => {
     expect(goal).toMatchObject({ chance: 0, p50Ms: Infinity });
   });
 });
+
+describe('what the log says of the painter', () => {
+  test('a coat done over in one of three scenarios: the mixture of both chains', () => {
+    const problem = chain(CHAIN, 0, 12);
+    const redone: PlanProblem = {
+      ...problem,
+      works: problem.works.map((w, i) =>
+        i === 1 ? { ...w, redo: { film: 1, chance: 1 / 3, share: 1 } } : w,
+      ),
+    };
+    const found = plan(redone, { rounds: 0 });
+    const { chance } = oddsOf(redone, found, { draws: 10_000, seed: 4 }).goals[0]!;
+    // Done over, it dries twice, and as slowly both times.
+    const twice = CHAIN.map((w, i) => (i === 1 ? { ...w, median: 2 * w.median } : w));
+    const once = chanceBy(CHAIN, 0, 12);
+    const expected = once * (2 / 3) + chanceBy(twice, 0, 12) / 3;
+    expect(Math.abs(chance! - expected)).toBeLessThan(0.015);
+    expect(once - expected).toBeGreaterThan(0.05);
+  });
+
+  /** Three works of an hour, an hour a day; done when three of the days were held: the binomial distribution. */
+  test.each([
+    [3, 0.75],
+    [5, 0.75],
+    [6, 0.5],
+  ])('%i days, each held with chance %f', (days, hold) => {
+    const problem = chain(
+      [1, 1, 1].map(() => ({ median: 0.001, own: 0 })),
+      0,
+      days,
+    );
+    const hourly: PlanProblem = {
+      ...problem,
+      slotMs: DAY_MS / 24,
+      windows: Array.from({ length: 30 }, (_, d) => ({
+        fromMs: NOW + d * DAY_MS,
+        toMs: NOW + d * DAY_MS + DAY_MS / 24,
+      })),
+      habits: { ownSd: 0, sharedSd: 0, hold },
+    };
+    const found = plan(hourly, { rounds: 0 });
+    const { chance } = oddsOf(hourly, found, { draws: 10_000, seed: 4 }).goals[0]!;
+    const binomial = (n: number, k: number): number =>
+      k === 0 ? 1 : (binomial(n - 1, k - 1) * n) / k;
+    const expected = Array.from({ length: days - 2 }, (_, j) => j + 3).reduce(
+      (s, k) => s + binomial(days, k) * hold ** k * (1 - hold) ** (days - k),
+      0,
+    );
+    expect(Math.abs(chance! - expected)).toBeLessThan(0.015);
+  });
+});

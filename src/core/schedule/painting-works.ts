@@ -18,6 +18,7 @@ import type { Films } from './plan-films';
 import { asIfFree } from './stage-dose';
 import type { Lag, LagStage, PlanGoal, PlanWork, Wet, WorkWindow } from './problem';
 import { deadlineOf, edgeBetween, makesEdges, needsDrySide } from '../painting/edges';
+import { mayBeRedone } from '../session/habits';
 import type { Step } from './steps';
 
 export interface PlanInput {
@@ -28,6 +29,8 @@ export interface PlanInput {
   /** Where the painter wants works to begin, ms, and what they are kept out of. */
   pins: Record<string, number>;
   keptOut: Record<string, WorkWindow[]>;
+  /** Chance that a coat on a passage is done over. */
+  redo: number;
 }
 
 /** A coat that no wait helps: a rule refuses it. */
@@ -71,6 +74,9 @@ const onceEach = (layers: Layer[]): Layer[] =>
       layer.clock &&
       layers.findIndex((other) => other.film.key === layer.film.key) === i,
   );
+
+/** No part of a work is done over in more scenarios than this. */
+const MOST_REDONE = 0.9;
 
 /** Builds the works of one painting. */
 export class PaintingWorks {
@@ -374,6 +380,19 @@ export class PaintingWorks {
     return before ? [this.lag(before.workIds.at(-1)!, null, 'order', 0)] : [];
   }
 
+  /**
+   * What the log says of coats done over, for each part of a step: one of its passages at a time, where it has several.
+   */
+  private redo(step: Step): Pick<PlanWork, 'redo'> {
+    const { redo } = this.input;
+    const film = this.filmOf(step, step.passageIds[0]!);
+    if (redo === 0 || film === null || !mayBeRedone(step.coat.role)) return {};
+    const passages = Math.max(1, step.passageIds.length / step.workIds.length);
+    return {
+      redo: { film, chance: Math.min(MOST_REDONE, redo * passages), share: 1 / passages },
+    };
+  }
+
   build(): void {
     for (const step of this.steps) {
       const own = this.below(step);
@@ -404,6 +423,7 @@ export class PaintingWorks {
           pinMs: this.input.pins[id] ?? null,
           notBeforeMs: notBefore === -Infinity ? null : notBefore,
           ...(keptOut ? { notIn: keptOut } : {}),
+          ...this.redo(step),
         });
       });
       for (const id of step.passageIds) this.put(step, id);

@@ -85,6 +85,8 @@ export interface PlanWork {
   notBeforeMs: number | null;
   /** Times that the painter keeps it out of; windows that begin in one of them are none for it. A pin stands above them. */
   notIn?: WorkWindow[];
+  /** Chance that it is done over once it is touch-dry, and which share of its time that takes. */
+  redo?: { film: number; chance: number; share: number };
 }
 
 /** When a painting counts as done. */
@@ -123,6 +125,15 @@ export interface PlanProblem {
   works: PlanWork[];
   goals: PlanGoal[];
   constants: StageConstants;
+  /** How surely plans come true; absent: as is usual, and all hours are held. */
+  habits?: PlanHabits;
+}
+
+/** Spreads of the logarithm of minutes, of one sitting and of all together, and the chance that hours are held. */
+export interface PlanHabits {
+  ownSd: number;
+  sharedSd: number;
+  hold: number;
 }
 
 /** What a plan costs. Days late and days to finish are days; see `docs/method.md`, "The plan". */

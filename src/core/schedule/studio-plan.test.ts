@@ -6,6 +6,7 @@ import type { Deadline } from '../painting/deadline-schema';
 import type { Coat, Painting } from '../painting/schema';
 import { making, NOW, NOW_MS, optionsAt, stackOf } from '../tests/paintings';
 import { part, recipe, tube } from '../tests/recipes';
+import { USUAL_HABITS } from '../session/habits';
 import { USUAL_PACE } from '../session/pace';
 import { buildPlan, type Built } from './build';
 import { keepForecasts, scoreOf, weeksOf } from '../plan-record/look-back';
@@ -37,12 +38,14 @@ const built = (painting: Painting, nowMs = NOW_MS): Built =>
     windows: [],
     pins: {},
     keptOut: {},
+    redo: 0,
   });
 
 const studio = (paintings: Painting[], over: Partial<StudioPlanInput> = {}): StudioPlanInput => ({
   paintings,
   record: NEW_PLAN_RECORD,
   pace: USUAL_PACE,
+  habits: USUAL_HABITS,
   climate: REFERENCE_CLIMATE,
   air: null,
   learned: null,
@@ -169,6 +172,7 @@ describe('dates', () => {
       windows: [],
       pins: {},
       keptOut: {},
+      redo: 0,
     }).problem;
     const dose = (project: string) => works.filter((w) => w.project === project)[1]!.lags[0]!.dose;
     expect(dose('copy')).toBeGreaterThan(1.5 * dose(first.id));

@@ -1,4 +1,3 @@
-import { CLEANING_MINUTES } from '@/data/pace';
 import { PLAN_ODDS } from '@/data/plan';
 import type { AirRecord } from '../climate';
 import type { Climate } from '../drying';
@@ -8,13 +7,14 @@ import { assessPainting } from '../painting/assess';
 import type { Painting } from '../painting/schema';
 import { buildPlan } from './build';
 import type { Refusal } from './painting-works';
-import { workWindows } from './calendar';
+import { windowsOf } from './hours-of';
 import { delaysOf, type Delays } from './delays';
 import { HALVES, halfOfDraws, oddsFrom, type GoalOdds, type HalfOfDraws, type Odds } from './odds';
 import type { PlanProblem, WorkWindow } from './problem';
 import { timesOf } from '../plan-record/record-edit';
 import type { PlanRecord } from '../plan-record/schema';
 import { plan, type Plan } from './result';
+import { holdChance, type Habits } from '../session/habits';
 import type { Pace } from '../session/pace';
 import type { Step } from './steps';
 import { airFor, suppose, warmerFrom, type WhatIf } from './what-if';
@@ -24,6 +24,8 @@ export interface StudioPlanInput {
   paintings: Painting[];
   record: PlanRecord;
   pace: Pace;
+  /** What the log says of how surely plans come true. */
+  habits: Habits;
   climate: Climate;
   air: AirRecord | null;
   learned: Learned | null;
@@ -59,25 +61,6 @@ export interface StudioPlan {
 
 const MOST = 20;
 
-/** The hours for work that a record says, from a moment on, as far as is planned. */
-export const windowsOf = (
-  record: PlanRecord,
-  place: Pick<StudioPlanInput, 'nowMs' | 'timeZone' | 'latitudeDeg'>,
-): WorkWindow[] =>
-  workWindows({
-    hours: record.hours,
-    exceptions: record.exceptions,
-    busy: record.busy.flatMap(({ times }) =>
-      times.map(([from, to]) => ({ fromMs: Date.parse(from), toMs: Date.parse(to) })),
-    ),
-    timeZone: place.timeZone,
-    latitudeDeg: place.latitudeDeg,
-    fromMs: place.nowMs,
-    days: PLAN_ODDS.horizonDays,
-    cleaningMinutes: CLEANING_MINUTES,
-    leastMinutes: PLAN_ODDS.leastStretchMinutes,
-  });
-
 /** The problem of a studio, as it is or as it would be. */
 export function studioProblem(input: StudioPlanInput): {
   problem: PlanProblem;
@@ -102,6 +85,7 @@ export function studioProblem(input: StudioPlanInput): {
     assess,
     pace: input.pace,
     windows: windowsOf(record, input),
+    redo: input.habits.redo,
     pins: Object.fromEntries(record.pins.map((p) => [p.id, Date.parse(p.at)])),
     keptOut: Object.fromEntries(
       record.waits.map((wait) => [
@@ -113,7 +97,13 @@ export function studioProblem(input: StudioPlanInput): {
       ]),
     ),
   });
-  return { ...built, record };
+  const { ownSd, sharedSd, held } = input.habits;
+  const hold = record.countsHeld ? (holdChance(held) ?? 1) : 1;
+  return {
+    ...built,
+    problem: { ...built.problem, habits: { ownSd, sharedSd, hold } },
+    record,
+  };
 }
 
 /** The step that decides a painting's date next: the first of the chain, or the first that is planned. */

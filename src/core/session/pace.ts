@@ -81,13 +81,21 @@ const laidByCoat = remember('laid by coat', (painting: Painting): Map<string, La
   return out;
 });
 
+/** One coat, or part of one, that was laid: how much longer than usual it took, ln. */
+export interface PaceSample {
+  role: CoatRole;
+  log: number;
+}
+
 /**
- * The painter's own pace by kind of coat: the usual counts as two sessions, and every coat, or part of one, that was
- * laid after ten minutes of work or more as one, on the logarithm. What counts is the area that was really laid, over
- * the time since some of that coat was last laid.
+ * What the sessions say of the painter's pace: every coat, or part of one, that was laid after ten minutes of work or
+ * more. What counts is the area that was really laid, over the time since some of that coat was last laid.
  */
-export function paceOf(sessions: Session[], paintings: Record<string, Painting | undefined>): Pace {
-  const sums = new Map<CoatRole, { log: number; n: number }>();
+export function paceSamples(
+  sessions: Session[],
+  paintings: Record<string, Painting | undefined>,
+): PaceSample[] {
+  const out: PaceSample[] = [];
   const spent = new Map<string, number>();
   const inOrder = sessions
     .filter((s) => s.endedAt !== null)
@@ -105,15 +113,23 @@ export function paceOf(sessions: Session[], paintings: Record<string, Painting |
       const cm2 = laid.reduce((sum, e) => sum + laidCm2(painting, e, work.passageIds), 0);
       spent.set(key, cm2 > 0 ? 0 : minutes);
       if (cm2 === 0 || minutes < PACE.leastMinutes) continue;
-      const sum = sums.get(coat.role) ?? { log: 0, n: 0 };
-      sum.log += Math.log(minutes / usualMinutes(coat, cm2));
-      sum.n += 1;
-      sums.set(coat.role, sum);
+      out.push({ role: coat.role, log: Math.log(minutes / usualMinutes(coat, cm2)) });
     }
-  return Object.fromEntries(
+  return out;
+}
+
+/** The pace by kind of coat: the usual counts as two sittings, each sample as one, on the logarithm. */
+export const paceFrom = (samples: PaceSample[]): Pace =>
+  Object.fromEntries(
     ROLES.map((role) => {
-      const own = sums.get(role);
-      return [role, own ? Math.exp(own.log / (PACE.usualCounts + own.n)) : 1];
+      const own = samples.filter((s) => s.role === role);
+      const sum = own.reduce((s, { log }) => s + log, 0);
+      return [role, Math.exp(sum / (PACE.usualCounts + own.length))];
     }),
   ) as Pace;
-}
+
+/** The painter's own pace by kind of coat, from the sessions. */
+export const paceOf = (
+  sessions: Session[],
+  paintings: Record<string, Painting | undefined>,
+): Pace => paceFrom(paceSamples(sessions, paintings));

@@ -111,6 +111,7 @@ test('Today, the sheet that lays, the plan and the verb say the same of one coat
         windows: [],
         pins: {},
         keptOut: {},
+        redo: 0,
       });
       seen.set(answer, (seen.get(answer) ?? 0) + 1);
       const refusals = row.next.findings.filter(stops);

@@ -5,7 +5,7 @@ import { type Painting } from '@/core/painting';
 import { minutesOf, type Pace } from '@/core/session';
 import { numberOf } from '@/forms';
 import { useStoreSelector } from '@/store/hooks';
-import { selectPace } from '@/store/select-plan';
+import { selectPace } from '@/store/select-work';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Stepper } from '@/ui/Stepper';

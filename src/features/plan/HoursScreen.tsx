@@ -22,6 +22,7 @@ import { AwayForm } from './AwayForm';
 import { clockOf } from './clock-text';
 import { PlanTabs } from './PlanTabs';
 import { WeekHours } from './WeekHours';
+import { WhatTheLogSays } from './WhatTheLogSays';
 import { useWatchPlan } from './useWatchPlan';
 
 /** When there is time to paint: the week, days away or extra, other calendars. */
@@ -42,6 +43,7 @@ export function HoursScreen() {
           <>
             <Exceptions />
             <BusyCalendars />
+            <WhatTheLogSays />
           </>
         }
       />

@@ -18,7 +18,7 @@ import { colour, space } from '@/ui/tokens';
 import { PlanTabs } from './PlanTabs';
 import { minutesWord } from './plan-words';
 import { useWatchPlan } from './useWatchPlan';
-import { localZone } from '@/store/select-plan';
+import { localZone } from '@/store/select-work';
 
 /** Weeks as they were meant and as they went; and whether what was said has held. */
 export function WeeksScreen() {

@@ -1,7 +1,7 @@
 import { format } from 'date-fns/format';
 import { dateIn, daylightOf, momentOf, nextDay } from '@/core/schedule/calendar';
 import type { BandDay } from '@/ui/time/WeeksBand';
-import { localZone } from '@/store/select-plan';
+import { localZone } from '@/store/select-work';
 
 const DAY_MS = 86_400_000;
 

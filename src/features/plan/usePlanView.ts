@@ -23,7 +23,7 @@ import type { BandDay, BandSession } from '@/ui/time/WeeksBand';
 import { dayWord, hours, impossibleWords, refusedWords } from './plan-words';
 import { bandLight } from './band-light';
 import { settledIn } from './settled-in';
-import { localZone } from '@/store/select-plan';
+import { localZone } from '@/store/select-work';
 
 const DAY_MS = 86_400_000;
 /** Days of the past that stay in sight: what was laid lately is still drying. */

@@ -7,7 +7,7 @@ import { PLAN_ODDS } from '@/data/plan';
 import { changePlan } from '@/store/actions';
 import { useNow, useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { shortTime } from '@/ui/time/words';
-import { localZone } from '@/store/select-plan';
+import { localZone } from '@/store/select-work';
 import { useStepNames } from './usePlanView';
 import type { WorkWindow } from '@/core/schedule';
 

@@ -3,7 +3,7 @@ import { beginSession, type Session, type SessionPlan } from '@/core/session';
 import { addSession } from '@/store/actions';
 import { making, nowMs } from '@/store/clock';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
-import { selectSessions } from '@/store/select-plan';
+import { selectSessions } from '@/store/select-work';
 
 const SECOND_MS = 1000;
 

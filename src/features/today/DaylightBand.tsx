@@ -2,7 +2,7 @@ import { startOfDay } from 'date-fns/startOfDay';
 import { useMemo } from 'react';
 import { dateIn, daylightOf } from '@/core/schedule/calendar';
 import { useStoreSelector } from '@/store/hooks';
-import { localZone } from '@/store/select-plan';
+import { localZone } from '@/store/select-work';
 import { LightBand } from '@/ui/time/LightBand';
 
 const HALF_DAY_MS = 12 * 3_600_000;

@@ -1,5 +1,5 @@
 import { endedByAnother } from '@/core/session/one';
-import { selectSessions } from '../select-plan';
+import { selectSessions } from '../select-work';
 import { sessionsLoaded } from '../sessions';
 import type { Store } from '../store';
 

@@ -15,12 +15,12 @@ import {
   planWatched,
 } from '../planned';
 import {
-  localZone,
   planRequestOf,
   selectAnythingToPlan,
   selectPlanInput,
   selectPlanKey,
 } from '../select-plan';
+import { localZone } from '../select-work';
 import type { Storage } from '../storage';
 import type { Dispatch, State, Store } from '../store';
 import { readKeptPlan, writeKeptPlan } from './kept-plan';
