@@ -7,6 +7,7 @@ import { assessPainting } from '../painting';
 import { evidenceOf } from '../painting/evidence';
 import { learn } from '../learn/learn';
 import { today, TODAY_GROUPS } from '../today';
+import { USUAL_PACE } from '../session/pace';
 import { suggestSession } from '../today/suggest';
 import { worthATouch } from '../today/worth';
 import { airOf, seriesSchema } from './climate';
@@ -50,6 +51,7 @@ export const todayVerb = (define: DefineVerb) =>
             painting: z.string(),
             passages: z.array(z.string()),
             minutes: z.number(),
+            waitMinutes: z.number().describe('before it, until what was laid is dry enough'),
             part: z.boolean(),
             reason: z.string(),
           }),
@@ -73,6 +75,13 @@ export const todayVerb = (define: DefineVerb) =>
       const { works, cleaningMinutes, spareMinutes, mediumChanges } = suggestSession(
         groups,
         hours * 60,
+        USUAL_PACE,
+        [],
+        {
+          nowMs,
+          rowsAt: (p, atMs) =>
+            today([assessPainting(p, { ...options, learned, nowMs: atMs })], atMs),
+        },
       );
       return {
         rows: rows.map((row) => ({
@@ -96,6 +105,7 @@ export const todayVerb = (define: DefineVerb) =>
             painting: w.cluster.row.painting.title,
             passages: w.cluster.passages.map((p) => p.name),
             minutes: w.minutes,
+            waitMinutes: w.waitMinutes,
             part: w.part,
             reason: w.reason,
           })),

@@ -257,3 +257,68 @@ describe('a soft edge', () => {
     expect(wallRow({ ...edged(4), planning: USUAL_DEADLINE }).soft).toEqual([]);
   });
 });
+
+describe('what dries within the hours', () => {
+  const WATER = [part('water')];
+  const acrylic = (thicknessUm: number) =>
+    recipe([tube('burnt-umber', 1, 'acrylic')], 0.3, WATER, thicknessUm);
+  const later = {
+    nowMs: NOW_MS,
+    rowsAt: (p: Painting, nowMs: number) => today([assessPainting(p, optionsAt(nowMs))], nowMs),
+  };
+  const picture = (second: ReturnType<typeof recipe>): Painting =>
+    named(
+      stackOf(
+        [acrylic(8), second],
+        [
+          { role: 'tone', minutes: 20 },
+          { role: 'underpainting', minutes: 40 },
+        ],
+      ),
+      'acrylic',
+    );
+  const coats = (p: Painting, hours: number, on: typeof later | null = later) =>
+    suggestSession(rowsOf(p), hours * 60, USUAL_PACE, [], on).works;
+
+  test('an acrylic tone takes the next coat of acrylic in the same evening, after its wait', () => {
+    const [first, second, ...more] = coats(picture(acrylic(10)), 4);
+    expect(more).toEqual([]);
+    expect(first!.coat.role).toBe('tone');
+    expect(second).toMatchObject({ reason: 'dries-within', minutes: 40 });
+    // Laid and looked at then, Today lets the second coat on no sooner and no later.
+    const laidAt = NOW_MS + 20 * 60_000;
+    const now = new Date(laidAt).toISOString();
+    const painting = picture(acrylic(10));
+    const laid = layCoat(
+      painting,
+      {
+        coatId: painting.coats[0]!.id,
+        passageIds: painting.coats[0]!.passageIds,
+        at: now,
+        spot: null,
+        intoWet: false,
+      },
+      { ...making(), now },
+    );
+    const groupAfter = (minutes: number) => {
+      const rows = later.rowsAt(laid, laidAt + minutes * 60_000);
+      return rows['takes-a-coat'].length;
+    };
+    expect(second!.waitMinutes).toBeGreaterThan(0);
+    expect(groupAfter(second!.waitMinutes - 1)).toBe(0);
+    expect(groupAfter(second!.waitMinutes)).toBe(2);
+  });
+
+  test('not where the hours do not reach, where it is oil below, or where nobody asks', () => {
+    expect(coats(picture(acrylic(10)), 1.1)).toHaveLength(1);
+    expect(coats(picture(acrylic(10)), 4, null)).toHaveLength(1);
+    const oil = named(
+      stackOf(
+        [recipe([tube('burnt-umber')], 0.3, STAND, 8), recipe(FLESH)],
+        [{ role: 'tone' }, {}],
+      ),
+      'oil',
+    );
+    expect(coats(oil, 6)).toHaveLength(1);
+  });
+});

@@ -3,6 +3,7 @@ import { quantileOf } from '../drying';
 import { PLANNING_QUANTILE } from '../painting/pair';
 import type { Coat, Passage } from '../painting/schema';
 import { mediumKey, stepIdOf } from '../schedule/steps';
+import { driesWithin, type Later } from './dries-within';
 import { mayBeParted, minutesOf, USUAL_PACE, type Pace } from '../session/pace';
 import {
   clusterRows,
@@ -15,7 +16,7 @@ import {
 
 /** Why a work stands in the suggestion. */
 export type SuggestReason =
-  'open-paint' | 'soft-edge' | 'planned' | 'longest-wait' | 'same-medium' | 'fits';
+  'open-paint' | 'soft-edge' | 'planned' | 'longest-wait' | 'same-medium' | 'fits' | 'dries-within';
 
 export interface SuggestedWork {
   cluster: TodayCluster;
@@ -26,6 +27,8 @@ export interface SuggestedWork {
   minutes: number;
   /** Of each coat of it, the first first. */
   minutesEach: number[];
+  /** Minutes before it until what was laid in these hours is dry enough. */
+  waitMinutes: number;
   /** Only a part of it fits; the rest is for another day. */
   part: boolean;
   reason: SuggestReason;
@@ -62,7 +65,7 @@ export interface Suggestion {
 const waitDays = ({ next }: TodayRow): number =>
   next ? quantileOf(next.times.touch, PLANNING_QUANTILE) : 0;
 
-interface Candidate extends Omit<SuggestedWork, 'reason' | 'part'> {
+interface Candidate extends Omit<SuggestedWork, 'reason' | 'part' | 'waitMinutes'> {
   /** Why it cannot wait: the paint it goes into, or beside, closes. */
   closing: Extract<SuggestReason, 'open-paint' | 'soft-edge'> | null;
   closesMs: number;
@@ -187,9 +190,10 @@ function departuresOf(
 
 /**
  * What to do with the hours at hand: what closes first, then what the plan has for them, then what has the longest wait,
- * one medium on the palette where that costs no more than a day of waiting, and time left to clean. A work that does not fit is left out, or
- * begun where it may be left half done. Greedy, and the same for the same input.
+ * one medium on the palette where that costs no more than a day of waiting, what dries within the hours, and time left to
+ * clean. A work that does not fit is left out, or begun where it may be left half done. Greedy, and the same for the same input.
  * @param minutesAtHand in all, cleaning included
+ * @param later how pictures will be judged after what is laid in these hours; null: nothing is built on that
  * @param plan works that the plan has for these hours; what of them is left out is told in `departures`
  */
 export function suggestSession(
@@ -197,6 +201,7 @@ export function suggestSession(
   minutesAtHand: number,
   pace: Pace = USUAL_PACE,
   plan: PlannedPlace[] = [],
+  later: Later | null = null,
 ): Suggestion {
   let left = Math.max(0, minutesAtHand - CLEANING_MINUTES);
   const works: SuggestedWork[] = [];
@@ -213,11 +218,17 @@ export function suggestSession(
       medium,
       minutes: used,
       minutesEach: whole ? minutesEach : [used],
+      waitMinutes: 0,
       part,
       reason,
     });
     left -= used;
   }
+  if (later)
+    for (const work of driesWithin(works, left, pace, later)) {
+      works.push(work);
+      left -= work.waitMinutes + work.minutes;
+    }
   return {
     works,
     departures: departuresOf(rows, works, plan),

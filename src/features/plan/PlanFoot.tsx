@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { StyleSheet, View } from 'react-native';
 import { Action } from '@/ui/Action';
+import { Problem } from '@/ui/Says';
 import { Heading, Text } from '@/ui/Text';
 import { clock, dayMonthYear, shortTime } from '@/ui/time/words';
 import { colour, radius, space } from '@/ui/tokens';
@@ -25,6 +26,7 @@ export function PlanFoot(props: Props) {
   return (
     <View style={styles.foot} role="region" aria-label="What the plan says">
       {lane ? <LaneFoot {...props} lane={lane} /> : <OddsFoot {...props} />}
+      <Problem says={props.replan.refusal} />
       <Buttons {...props} />
     </View>
   );

@@ -149,7 +149,7 @@ function LastSafe({
           <Row
             key={row.day}
             name={`if begun ${shortTime(row.untilMs, view.nowMs).includes(':') ? 'today' : shortTime(row.untilMs, view.nowMs)}`}
-            value={inTwenty(row.chance)}
+            value={`${inTwenty(row.chance)}, ${percent(row.chance)}`}
           />
         ))}
       </View>

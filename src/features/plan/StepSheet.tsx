@@ -64,7 +64,14 @@ export function StepSheet({ view, works, replan, onClose }: Props) {
           checked={pinned}
           onPress={() => (pinned ? replan.unpin(ids) : replan.pin(works))}
         />
-        <Action title="Not this week" onPress={() => replan.notThatWeek(works)} />
+        <Action
+          title="Not this week"
+          onPress={() => {
+            replan.notThatWeek(works);
+            // They are elsewhere now: there is nothing left in the hand.
+            onClose();
+          }}
+        />
         {keptOut.length > 0 ? (
           <Tick
             title={keptOutWords(keptOut, view.nowMs)}

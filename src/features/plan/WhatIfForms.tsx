@@ -101,7 +101,7 @@ function PaintingForm({
   const painting = paintings.find((p) => p.id === id);
   const options = [...new Map(own.map((s) => [s.coat.id, s.coat])).values()].map((c) => ({
     key: c.id,
-    name: c.name,
+    name: nameOf(c, painting),
   }));
   const passages = painting && coat ? stillToLay(painting, coat, own) : [];
   const where = passages.some((p) => p.key === passageId) ? passageId : EVERYWHERE;
@@ -167,6 +167,13 @@ function PaintingForm({
 }
 const NO_STEPS: StudioPlan['steps'] = [];
 const EVERYWHERE = 'everywhere';
+
+/** A coat with its passages, where it is not for all of them: others may have its name. */
+function nameOf(coat: Coat, painting: Painting | undefined): string {
+  const all = painting?.passages ?? [];
+  const own = all.filter((p) => coat.passageIds.includes(p.id));
+  return own.length < all.length ? `${coat.name}: ${own.map((p) => p.name).join(', ')}` : coat.name;
+}
 
 /** Passages on which a coat is not begun: there it may be left out. */
 const stillToLay = (painting: Painting, coat: Coat, steps: Step[]) =>

@@ -25,7 +25,7 @@ export function WhatTheLogSays() {
       <Text tone="ink2">{heldWords(habits)}</Text>
       {chance !== null ? (
         <Tick
-          title={`The odds count on ${percent(chance)} of the hours`}
+          title={`The odds count on ${percent(chance)} of your hours, not on all`}
           checked={countsHeld ?? false}
           onPress={() =>
             dispatch(

@@ -2,11 +2,13 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
 import { StyleSheet, View } from 'react-native';
-import type { TodayGroup, TodayRow } from '@/core/today';
-import { suggestSession, type SuggestedWork } from '@/core/today/suggest';
+import { assessPainting, type Painting } from '@/core/painting';
+import { today, type TodayGroup, type TodayRow } from '@/core/today';
+import { suggestSession, type SuggestedWork, type Suggestion } from '@/core/today/suggest';
 import { paceOf } from '@/core/session';
 import { timer, useBegin, useRunningSession, useSessions } from '@/features/session/useSession';
 import { useStoreSelector } from '@/store/hooks';
+import { selectOptions } from '@/store/select';
 import { useText } from '@/forms/useText';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
@@ -34,10 +36,32 @@ const REASON: Record<SuggestedWork['reason'], (work: SuggestedWork) => string> =
   'longest-wait': (w) => `${w.coat.name} first: it has the longest wait.`,
   'same-medium': (w) => `${w.coat.name} first: its medium is on the palette.`,
   fits: (w) => `${w.coat.name} first.`,
+  'dries-within': (w) => `${w.coat.name} on what dries within these hours.`,
 };
 
 const hoursWord = (minutes: number): string =>
   minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${minutes % 60}`;
+
+/** What to do with some minutes, by the plan, the pace, and what dries meanwhile. */
+function useSuggestion(rows: Record<TodayGroup, TodayRow[]>, minutes: number): Suggestion {
+  const sessions = useSessions();
+  const paintings = useStoreSelector((s) => s.paintings.entities);
+  const pace = useMemo(() => paceOf(sessions, paintings), [sessions, paintings]);
+  const plan = usePlannedToday();
+  const options = useStoreSelector(selectOptions);
+  const later = useMemo(
+    () => ({
+      nowMs: options.nowMs,
+      rowsAt: (p: Painting, nowMs: number) =>
+        today([assessPainting(p, { ...options, nowMs })], nowMs),
+    }),
+    [options],
+  );
+  return useMemo(
+    () => suggestSession(rows, minutes, pace, plan, later),
+    [rows, minutes, pace, plan, later],
+  );
+}
 
 /** The hours at hand and what to do with them; loaded after the rest of Today. */
 export function HoursAtHand({
@@ -52,15 +76,8 @@ export function HoursAtHand({
   const listed = opened || beside;
   const [minutes, setMinutes] = useState(USUAL);
   const [moved, setMoved] = useState<string[]>([]);
-  const sessions = useSessions();
   const running = useRunningSession();
-  const paintings = useStoreSelector((s) => s.paintings.entities);
-  const pace = useMemo(() => paceOf(sessions, paintings), [sessions, paintings]);
-  const plan = usePlannedToday();
-  const suggestion = useMemo(
-    () => suggestSession(rows, minutes, pace, plan),
-    [rows, minutes, pace, plan],
-  );
+  const suggestion = useSuggestion(rows, minutes);
   const works = reordered(suggestion.works, moved);
   const router = useRouter();
   const begin = useBegin();
@@ -119,7 +136,11 @@ export function HoursAtHand({
             </View>
             <Departures of={suggestion.departures} all={listed} />
             <TimeStrip
-              works={works.map((w) => ({ key: keyOf(w), minutes: w.minutes }))}
+              works={works.map((w) => ({
+                key: keyOf(w),
+                minutes: w.minutes,
+                after: w.waitMinutes,
+              }))}
               cleaning={suggestion.cleaningMinutes}
               spare={suggestion.spareMinutes}
             />
@@ -134,7 +155,7 @@ export function HoursAtHand({
                     </View>
                     <Text style={{ flex: 1 }}>
                       <Text strong>{nameOf(work)}</Text>
-                      {` ${passagesOf(work)}, ${work.cluster.row.painting.title}${work.part ? ' (a part of it)' : ''}`}
+                      {` ${passagesOf(work)}, ${work.cluster.row.painting.title}${work.part ? ' (a part of it)' : ''}${dryWords(work)}`}
                     </Text>
                     <Text strong>{timer(work.minutes)}</Text>
                     {i > 0 ? (
@@ -188,6 +209,11 @@ export function HoursAtHand({
 
 const keyOf = (w: SuggestedWork): string =>
   `${w.cluster.row.painting.id}|${w.coat.id}|${w.cluster.passages.map((p) => p.id).join()}`;
+/** What is built on coats of these hours. */
+const dryWords = ({ reason, waitMinutes }: SuggestedWork): string => {
+  if (reason !== 'dries-within') return '';
+  return waitMinutes > 0 ? ` (${waitMinutes} min later, once it is dry)` : ' (dry by then)';
+};
 /** A couch and the paint that goes into it are one work. */
 const nameOf = ({ coat, into }: SuggestedWork): string =>
   [coat, ...into].map((c) => c.name).join(', into it ');

@@ -1,3 +1,4 @@
+import { Fragment } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { Text } from '@/ui/Text';
 import { colour, radius } from '@/ui/tokens';
@@ -8,16 +9,20 @@ export function TimeStrip({
   cleaning,
   spare,
 }: {
-  works: { key: string; minutes: number }[];
+  /** `after`: minutes of drying before it. */
+  works: { key: string; minutes: number; after: number }[];
   cleaning: number;
   spare: number;
 }) {
   return (
     <View style={{ flexDirection: 'row', gap: 2, height: 34 }} aria-hidden>
       {works.map((w, i) => (
-        <View key={w.key} style={[styles.part, { flex: w.minutes }]}>
-          <Text size="small" strong numberOfLines={1}>{`${i + 1}: ${w.minutes} min`}</Text>
-        </View>
+        <Fragment key={w.key}>
+          {w.after > 0 ? <View style={{ flex: w.after }} /> : null}
+          <View style={[styles.part, { flex: w.minutes }]}>
+            <Text size="small" strong numberOfLines={1}>{`${i + 1}: ${w.minutes} min`}</Text>
+          </View>
+        </Fragment>
       ))}
       {spare > 0 ? <View style={{ flex: spare }} /> : null}
       <View
