@@ -2,11 +2,21 @@ import { fireEvent, render, screen } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import type { CalendarException } from '@/core/plan-record/schema';
+import { stepsOf } from '@/core/schedule/steps';
+import type { StudioPlan } from '@/core/schedule/studio-plan';
+import { USUAL_PACE } from '@/core/session';
+import { USUAL_HABITS } from '@/core/session/habits';
+import { stackOf } from '@/core/tests/paintings';
+import { recipe, tube } from '@/core/tests/recipes';
+import { painterChanged } from '@/store/paintings';
+import { planArrived } from '@/store/planned';
 import { planRecordOf } from '@/store/plan';
 import { createStore, type Store } from '@/store/store';
 import { AwayForm } from './AwayForm';
 import { WeekHours } from './WeekHours';
 import { ChangeForm } from './WhatIfForms';
+import { keptOutWords } from './plan-words';
+import { heldWords, minutesWords, redoWords } from './WhatTheLogSays';
 
 const studio = (store: Store = createStore()) =>
   function Studio({ children }: { children: ReactNode }) {
@@ -141,4 +151,65 @@ test('what if it is warmer, or colder', () => {
   fireEvent.click(screen.getByText('4 °C colder'));
   fireEvent.click(screen.getByText('Try it'));
   expect(onAdd).toHaveBeenCalledWith({ kind: 'warmer', byC: -4 });
+});
+
+describe('what the log says', () => {
+  const habits = {
+    ...USUAL_HABITS,
+    sittings: 12,
+    ownSd: 0.3,
+    laid: 38,
+    redone: 4,
+    redo: 4 / 48,
+    held: { hours: 24, held: 14, moved: 3 },
+  };
+
+  test('in words, with one and with none', () => {
+    expect(minutesWords(habits)).toBe(
+      '12 sittings in which paint was laid: half of them take 0.82 to 1.22 times what is planned. The odds reckon with that.',
+    );
+    expect(minutesWords(USUAL_HABITS)).toMatch(/^No coat was laid in a session yet/);
+    expect(redoWords(habits)).toBe(
+      '4 of 38 coats laid on a passage were done over: taken down on a later day, or gone back over. The odds reckon with 1 in 12.',
+    );
+    expect(redoWords({ ...habits, redone: 0, redo: 0, laid: 1 })).toBe(
+      'None of 1 coat laid on a passage was done over.',
+    );
+    expect(heldWords(habits)).toBe(
+      'Of 24 stretches of hours in the last eight weeks you held 14, and on 3 more of their days at another hour.',
+    );
+    expect(heldWords(USUAL_HABITS)).toMatch(/so far 0\.$/);
+  });
+
+  test('a week that several works are kept out of is told once; one that has begun, by its end', () => {
+    const nowMs = Date.parse('2026-02-17T09:00:00');
+    const week = { from: '2026-02-23T00:00:00', until: '2026-03-02T00:00:00' };
+    expect(keptOutWords([week, week], nowMs)).toBe('Kept out of Mon 23 to Sun 1 Mar');
+    expect(keptOutWords([{ until: week.from }], nowMs)).toBe('Kept out of all days to Sun 22');
+  });
+});
+
+test('what if a coat less: coats of one name by their passages, and one passage of several', () => {
+  const onAdd = jest.fn();
+  const painting = stackOf(
+    [recipe([tube('yellow-ochre')]), recipe([tube('burnt-umber')])],
+    [{ name: 'Glaze' }, { name: 'Glaze' }],
+  );
+  const [a, b] = painting.passages;
+  painting.coats[0]!.passageIds = [a!.id];
+  const store = createStore();
+  store.dispatch(painterChanged({ before: null, after: painting, what: 'Began it' }));
+  const plan = { steps: stepsOf(painting, USUAL_PACE) } as StudioPlan;
+  store.dispatch(planArrived({ plan, key: 'k', settled: true }));
+  render(<ChangeForm kind="drop" onAdd={onAdd} />, { wrapper: studio(store) });
+  expect(screen.getByRole('radio', { name: `Glaze: ${a!.name}` })).toBeTruthy();
+  fireEvent.click(screen.getByRole('radio', { name: 'Glaze' }));
+  fireEvent.click(screen.getByRole('radio', { name: b!.name }));
+  fireEvent.click(screen.getByRole('button', { name: 'Try it' }));
+  expect(onAdd).toHaveBeenCalledWith({
+    kind: 'drop',
+    paintingId: painting.id,
+    coatId: painting.coats[1]!.id,
+    passageIds: [b!.id],
+  });
 });

@@ -55,17 +55,18 @@ export function minutesWord(minutes: number): string {
 const HOUR_MS = 3_600_000;
 
 /** "Kept out of Mon 16 to Sun 22 and Mon 2 to Sun 8 Mar"; what began in the past without its beginning. */
-export const keptOutWords = (
+export function keptOutWords(
   times: { from?: string | undefined; until: string }[],
   nowMs: number,
-): string =>
-  `Kept out of ${times
-    .map(({ from, until }) => {
-      const last = shortTime(Date.parse(until) - HOUR_MS, nowMs);
-      const begun = from === undefined || Date.parse(from) <= nowMs;
-      return begun ? `all days to ${last}` : `${shortTime(Date.parse(from), nowMs)} to ${last}`;
-    })
-    .join(' and ')}`;
+): string {
+  const words = times.map(({ from, until }) => {
+    const last = shortTime(Date.parse(until) - HOUR_MS, nowMs);
+    const begun = from === undefined || Date.parse(from) <= nowMs;
+    return begun ? `all days to ${last}` : `${shortTime(Date.parse(from), nowMs)} to ${last}`;
+  });
+  // Several works are often kept out of the same week.
+  return `Kept out of ${[...new Set(words)].join(' and ')}`;
+}
 
 export const HELD_WORDS: Record<Held, string> = {
   start: 'can begin at once',
