@@ -19,7 +19,7 @@ export const SEARCH_ROWS = {
   tinyCycles: tried(3, 'cycles'),
   fewestRounds: tried(1500, 'rounds'),
   mostRounds: tried(50_000, 'rounds'),
-  roundsTimesWorks: tried(1_500_000, 'rounds times works'),
+  roundsTimesWorks: tried(1_100_000, 'rounds times works'),
   /** Days given to a painting without a date, where it competes with dated ones. */
   undatedDays: tried(400, 'd'),
   /** Between the urgencies of two paintings that are taken one after the other: no chain is as long. */
@@ -71,7 +71,7 @@ export const SEARCH_ROWS = {
   /** The search over the order of the paintings: plans built, by the size; how a plan is changed, cumulated; its heat. */
   orderLooks: tried(8000, 'plans'),
   orderLooksSmall: tried(500, 'plans'),
-  orderLooksTimesWorks: tried(300_000, 'plans times works'),
+  orderLooksTimesWorks: tried(220_000, 'plans times works'),
   orderLooksTimesWorksLarge: tried(300_000, 'plans times works'),
   orderMoves: tried(0.5, 'chance, cumulated'),
   orderSpread: tried(0.6, 'chance, cumulated'),

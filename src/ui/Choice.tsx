@@ -88,6 +88,8 @@ const styles = StyleSheet.create({
   row: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   stack: { gap: space.s },
   option: {
+    // A title of two hundred letters breaks within the screen.
+    maxWidth: '100%',
     minHeight: TARGET,
     justifyContent: 'center',
     paddingHorizontal: space.l,

@@ -169,8 +169,8 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
   const tails = tailsOf(of);
   const urgency = { slack: bySlack(of, tails), tails };
   const ranks = ranksOf(of);
-  // A large plan that only has to be mended has no time for orders.
-  const mends = of.n > LARGE && (options.warm?.size ?? 0) > 0;
+  // A plan that is only mended, a large one or in a hurry, has no time for orders.
+  const mends = (options.warm?.size ?? 0) > 0 && (of.n > LARGE || rounds < usual);
   const fully = usualLooks(of.n);
   const looks = mends ? 0 : fully * Math.min(1, rounds / usual);
   const starts = of.n > SEARCH.smallWorks && of.n <= LARGE && rounds >= usual ? SEARCH.starts : 1;

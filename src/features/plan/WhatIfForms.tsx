@@ -106,6 +106,8 @@ function PaintingForm({
   const passages = painting && coat ? stillToLay(painting, coat, own) : [];
   const where = passages.some((p) => p.key === passageId) ? passageId : EVERYWHERE;
   const other = painting && kind === 'alkyd' ? keptAsTheyAre(painting, own) : [];
+  if (paintings.length === 0)
+    return <Text tone="ink2">There is no painting yet whose coats could be otherwise.</Text>;
   return (
     <View style={{ gap: space.s }}>
       <Choice
@@ -114,7 +116,9 @@ function PaintingForm({
         value={id}
         onChange={setId}
       />
-      {kind === 'drop' ? (
+      {kind === 'drop' && options.length === 0 ? (
+        <Text tone="ink2">Nothing of it is still to be laid, or its plan is not there yet.</Text>
+      ) : kind === 'drop' ? (
         <>
           <Choice
             label="Without"

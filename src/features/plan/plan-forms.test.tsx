@@ -185,7 +185,9 @@ describe('what the log says', () => {
     const nowMs = Date.parse('2026-02-17T09:00:00');
     const week = { from: '2026-02-23T00:00:00', until: '2026-03-02T00:00:00' };
     expect(keptOutWords([week, week], nowMs)).toBe('Kept out of Mon 23 to Sun 1 Mar');
-    expect(keptOutWords([{ until: week.from }], nowMs)).toBe('Kept out of all days to Sun 22');
+    expect(keptOutWords([week, { until: week.from }], nowMs)).toBe(
+      'Kept out of all days to Sun 22 and Mon 23 to Sun 1 Mar',
+    );
   });
 });
 

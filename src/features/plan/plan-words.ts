@@ -59,7 +59,8 @@ export function keptOutWords(
   times: { from?: string | undefined; until: string }[],
   nowMs: number,
 ): string {
-  const words = times.map(({ from, until }) => {
+  const inOrder = [...times].sort((a, b) => a.until.localeCompare(b.until));
+  const words = inOrder.map(({ from, until }) => {
     const last = shortTime(Date.parse(until) - HOUR_MS, nowMs);
     const begun = from === undefined || Date.parse(from) <= nowMs;
     return begun ? `all days to ${last}` : `${shortTime(Date.parse(from), nowMs)} to ${last}`;
