@@ -8,7 +8,7 @@ import { PLAN_ODDS } from '@/data/plan';
 import type { PlanRequest } from '@/workers/plan-protocol';
 import { planRecordOf } from './plan';
 import { selectNow, selectPaintings, selectSolverAir } from './select';
-import { localZone, selectPace, selectSessions } from './select-work';
+import { localZone, selectPace, selectPaceSamples, selectSessions } from './select-work';
 import type { State } from './store';
 
 const SLOT_MS = PLAN_ODDS.slotMinutes * 60_000;
@@ -45,6 +45,7 @@ const selectDayMs = (state: State): number => Math.floor(selectNow(state) / DAY_
 /** What the log says of how surely plans come true. */
 export const selectHabits = createSelector(
   [
+    selectPaceSamples,
     selectSessions,
     (state: State) => state.paintings.entities,
     (state: State) => planRecordOf(state).hours,
@@ -53,14 +54,14 @@ export const selectHabits = createSelector(
     selectDayMs,
     (state: State) => state.studio.latitudeDeg,
   ],
-  (sessions, paintings, hours, exceptions, busy, dayMs, latitudeDeg) => {
+  (samples, sessions, paintings, hours, exceptions, busy, dayMs, latitudeDeg) => {
     const timeZone = localZone();
     const past = windowsOf(
       { hours, exceptions, busy },
       { nowMs: dayMs - HABITS.lookBackDays * DAY_MS, timeZone, latitudeDeg },
       HABITS.lookBackDays,
     );
-    return habitsOf(sessions, paintings, past, timeZone);
+    return habitsOf(samples, sessions, paintings, past, timeZone);
   },
 );
 

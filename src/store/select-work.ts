@@ -1,5 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { paceOf } from '@/core/session/pace';
+import { paceFrom, paceSamples } from '@/core/session/pace';
 import { sessionSelectors } from './sessions';
 import type { State } from './store';
 
@@ -10,8 +10,11 @@ export const selectSessions = createSelector([(state: State) => state.sessions],
   sessionSelectors.selectAll(sessions),
 );
 
-/** The painter's own pace by kind of coat. */
-export const selectPace = createSelector(
+/** What the sessions say of the painter's pace: gone through once, for the pace and for how far it strays. */
+export const selectPaceSamples = createSelector(
   [selectSessions, (state: State) => state.paintings.entities],
-  paceOf,
+  paceSamples,
 );
+
+/** The painter's own pace by kind of coat. */
+export const selectPace = createSelector([selectPaceSamples], paceFrom);

@@ -385,8 +385,9 @@ export class PaintingWorks {
    */
   private redo(step: Step): Pick<PlanWork, 'redo'> {
     const { redo } = this.input;
+    if (redo === 0 || !mayBeRedone(step.coat.role)) return {};
     const film = this.filmOf(step, step.passageIds[0]!);
-    if (redo === 0 || film === null || !mayBeRedone(step.coat.role)) return {};
+    if (film === null) return {};
     const passages = Math.max(1, step.passageIds.length / step.workIds.length);
     return {
       redo: { film, chance: Math.min(MOST_REDONE, redo * passages), share: 1 / passages },

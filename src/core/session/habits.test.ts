@@ -4,7 +4,7 @@ import { part, recipe, tube } from '../tests/recipes';
 import { stackOf } from '../tests/paintings';
 import { beginSession, endSession } from '.';
 import { habitsOf, heldOf, holdChance, redoneOf, USUAL_HABITS } from './habits';
-import { usualMinutes } from './pace';
+import { paceSamples, usualMinutes } from './pace';
 import type { Session } from './schema';
 
 const HOUR = 3_600_000;
@@ -133,11 +133,14 @@ describe('minutes', () => {
       );
       return endSession(base, making(from + usual * x * 60_000));
     });
-  const habits = (times: number[]) =>
-    habitsOf(sittings(times), { [painting.id]: painting }, [], 'UTC');
+  const paintings = { [painting.id]: painting };
+  const habits = (times: number[]) => {
+    const sessions = sittings(times);
+    return habitsOf(paceSamples(sessions, paintings), sessions, paintings, [], 'UTC');
+  };
 
   test('without a log all is as usual', () => {
-    expect(habitsOf([], {}, [], 'UTC')).toEqual(USUAL_HABITS);
+    expect(habitsOf([], [], {}, [], 'UTC')).toEqual(USUAL_HABITS);
   });
 
   test('who always takes as long is told so narrowly, who strays widely; the doubt about all falls', () => {

@@ -3,7 +3,8 @@ import { PLAN_ODDS } from '@/data/plan';
 import type { CoatRole, LaidEvent, Painting } from '../painting/schema';
 import type { WorkWindow } from '../schedule/problem';
 import { dateIn } from '../schedule/calendar';
-import { paceFrom, paceSamples } from './pace';
+import { remember } from '../remember';
+import { paceFrom, type PaceSample } from './pace';
 import type { Session } from './schema';
 
 /** Hours for work of the last weeks, and what became of them. */
@@ -59,7 +60,9 @@ export const mayBeRedone = (role: CoatRole): boolean => role in STAGE;
  * a later day than it was laid; or an earlier stage was laid over it again. What is wiped back in the same session is a
  * way of laying.
  */
-export function redoneOf(painting: Painting): { laid: number; redone: number } {
+export const redoneOf = remember('done over', countRedone);
+
+function countRedone(painting: Painting): { laid: number; redone: number } {
   let laid = 0;
   let redone = 0;
   for (const { id } of painting.passages) {
@@ -125,15 +128,16 @@ export const holdChance = ({ hours, held, moved }: Held): number | null =>
 /**
  * The painter's habits by the log: the spreads start from the usual ones, which count as some sittings; the chance of
  * doing a coat over starts from nothing.
+ * @param samples what the sessions say of the pace (`paceSamples`)
  * @param windows hours for work of the last weeks
  */
 export function habitsOf(
+  samples: PaceSample[],
   sessions: Session[],
   paintings: Record<string, Painting | undefined>,
   windows: WorkWindow[],
   timeZone: string,
 ): Habits {
-  const samples = paceSamples(sessions, paintings);
   const pace = paceFrom(samples);
   const n = samples.length;
   const squares = samples.reduce((s, { role, log }) => s + (log - Math.log(pace[role])) ** 2, 0);

@@ -5,10 +5,10 @@ import { StyleSheet, View } from 'react-native';
 import { assessPainting, type Painting } from '@/core/painting';
 import { today, type TodayGroup, type TodayRow } from '@/core/today';
 import { suggestSession, type SuggestedWork, type Suggestion } from '@/core/today/suggest';
-import { paceOf } from '@/core/session';
-import { timer, useBegin, useRunningSession, useSessions } from '@/features/session/useSession';
+import { timer, useBegin, useRunningSession } from '@/features/session/useSession';
 import { useStoreSelector } from '@/store/hooks';
 import { selectOptions } from '@/store/select';
+import { selectPace } from '@/store/select-work';
 import { useText } from '@/forms/useText';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
@@ -44,9 +44,7 @@ const hoursWord = (minutes: number): string =>
 
 /** What to do with some minutes, by the plan, the pace, and what dries meanwhile. */
 function useSuggestion(rows: Record<TodayGroup, TodayRow[]>, minutes: number): Suggestion {
-  const sessions = useSessions();
-  const paintings = useStoreSelector((s) => s.paintings.entities);
-  const pace = useMemo(() => paceOf(sessions, paintings), [sessions, paintings]);
+  const pace = useStoreSelector(selectPace);
   const plan = usePlannedToday();
   const options = useStoreSelector(selectOptions);
   const later = useMemo(
