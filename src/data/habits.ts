@@ -9,7 +9,9 @@ export const HABIT_ROWS = {
   sharedLeast: lowRow(0.08, 'ln min', JUDGEMENT),
   /** Coats that were not done over, which everybody is taken to have laid before the log began. */
   redoCounts: lowRow(10, 'coats', JUDGEMENT),
-  /** Weeks looked back on for hours held or missed, and hours that must be past before it is told. */
+  /** Between laying and taking down, from which on it was not the same session. */
+  anotherDayHours: lowRow(12, 'h', JUDGEMENT),
+  /** Days looked back on for hours held or missed, and hours that must be past before it is told. */
   lookBackDays: lowRow(56, 'd', JUDGEMENT),
   leastHours: lowRow(8, 'stretches of hours', JUDGEMENT),
 } as const satisfies Record<string, ConstantRow>;

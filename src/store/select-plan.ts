@@ -60,7 +60,7 @@ export const selectHabits = createSelector(
       { hours, exceptions, busy },
       { nowMs: dayMs - HABITS.lookBackDays * DAY_MS, timeZone, latitudeDeg },
       HABITS.lookBackDays,
-    );
+    ).filter((w) => w.toMs <= dayMs);
     return habitsOf(samples, sessions, paintings, past, timeZone);
   },
 );

@@ -29,7 +29,7 @@ const SCHEMA_FILES = [
   'id-schema.ts',
 ];
 /** Of the schema files, comments apart, when the edition of the seal was last counted up. */
-const ACCEPTED_BY = '2aef7c07af3b7dbb';
+const ACCEPTED_BY = 'fba8f71adb8525e3';
 
 test('a schema that has changed counts the edition of the seal up', () => {
   const code = SCHEMA_FILES.map(

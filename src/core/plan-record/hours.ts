@@ -2,6 +2,9 @@ import type { WorkingHours } from './schema';
 
 export const MINUTES_A_DAY = 24 * 60;
 
+/** Times that one work may be kept out of besides the last. */
+export const MOST_TIMES = 60;
+
 export const DATE = /^\d{4}-\d{2}-\d{2}$/;
 
 export const EXCEPTIONS = ['away', 'ill', 'extra'] as const;

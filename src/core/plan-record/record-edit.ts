@@ -1,3 +1,4 @@
+import { MOST_TIMES } from './hours';
 import { changedRecord } from './record';
 import type { BusyCalendar, KeptOut, PlanRecord } from './schema';
 
@@ -41,7 +42,8 @@ export function keepOut(
       id,
       from,
       until,
-      ...(others.length > 0 ? { also: others.slice(0, MOST_OTHERS) } : {}),
+      // What was said longest ago is the first to be forgotten.
+      ...(others.length > 0 ? { also: others.slice(0, MOST_TIMES) } : {}),
     };
   };
   return changedRecord(record, {
@@ -49,9 +51,6 @@ export function keepOut(
     waits: [...record.waits.filter((w) => !ids.includes(w.id)), ...ids.map(kept)],
   });
 }
-
-/** Weeks long past are the first to be forgotten. */
-const MOST_OTHERS = 60;
 
 /** Let works be at any time again that were kept out of one. */
 export const letGo = (record: PlanRecord, ids: string[]): PlanRecord =>

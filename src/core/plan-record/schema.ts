@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { idSchema, revisionSchema } from '../id-schema';
 import { PLAN_RECORD_VERSION } from '../editions';
-import { DATE, EXCEPTIONS, MINUTES_A_DAY } from './hours';
+import { DATE, EXCEPTIONS, MINUTES_A_DAY, MOST_TIMES } from './hours';
 import { PLAN_RECORD_ID } from './record';
 
 const CLOCK = { error: 'Give times such as 18:30.' };
@@ -49,7 +49,6 @@ const timestamp = z.iso.datetime({
 /** A work that was put at a moment, by its id. */
 const pinSchema = z.object({ id, at: timestamp });
 
-const MOST_TIMES = 60;
 /** A work that is kept out of times, such as weeks: until a moment, from the first or a later one on; and of others. */
 const waitSchema = z.object({
   id,

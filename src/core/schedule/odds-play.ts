@@ -23,8 +23,8 @@ interface Played {
   ticks: number;
   lags: LagN[];
   into: WetN[];
-  /** The same once more, where it is done over, and how many places of the table of normals stand for that. */
-  over: { places: number; again: Played } | null;
+  /** The sittings in which it is done over, and how many places of the table of normals stand for that. */
+  over: { places: number; again: Played[] } | null;
 }
 
 /** Two works end to end are ready for each other, rounding or not; ticks. */
@@ -117,11 +117,7 @@ export class Player {
     this.used.set(this.unused);
     this.missHours();
     for (const work of this.works) {
-      this.readyAt.fill(0);
-      for (const lag of work.lags) {
-        if (lag.lag.stage === 'order') this.awaitEnd(lag.from);
-        else this.awaitFilm(lag);
-      }
+      this.await(work.lags);
       for (const { from } of work.into) if (from >= 0) this.awaitEnd(from);
       if (work.into.length > 0) this.placeInto(work);
       else this.place(work);
@@ -133,18 +129,22 @@ export class Player {
     const { redo, id } = this.problem.works[i]!;
     if (!redo) return null;
     const table = this.of.tableFor(this.problem.films[redo.film]!.clock);
-    const lag: Lag = { after: id, film: redo.film, stage: 'touch-dry', dose: 0, had: 0 };
+    const dry: Lag = { after: id, film: redo.film, stage: 'touch-dry', dose: 0, had: 0 };
+    const again = (lag: Lag): Played => ({
+      i,
+      home,
+      tick: 0,
+      ticks: Math.round(ticks * redo.share),
+      lags: [{ from: i, table, dose: 0, lag }],
+      into: [],
+      over: null,
+    });
     return {
       places: Math.round(redo.chance * this.normal.length),
-      again: {
-        i,
-        home,
-        tick: 0,
-        ticks: Math.round(ticks * redo.share),
-        lags: [{ from: i, table, dose: 0, lag }],
-        into: [],
-        over: null,
-      },
+      // Once dry it is begun again; further sittings follow one another.
+      again: Array.from({ length: redo.sittings }, (_, k) =>
+        again(k === 0 ? dry : { ...dry, stage: 'order' }),
+      ),
     };
   }
 
@@ -152,9 +152,10 @@ export class Player {
   private doOver({ places, again }: NonNullable<Played['over']>): void {
     this.fill(this.places);
     for (let d = 0; d < BATCH; d++) this.so[d] = this.places[d]! < places ? 1 : 0;
-    this.readyAt.fill(0);
-    this.awaitFilm(again.lags[0]!);
-    this.place(again, 'so');
+    for (const sitting of again) {
+      this.await(sitting.lags);
+      this.place(sitting, 'so');
+    }
   }
 
   /** In some scenarios hours are not held. */
@@ -243,6 +244,15 @@ export class Player {
 
   private endMs(i: number, d: number): number {
     return this.msOf(this.endAt[i * BATCH + d]!);
+  }
+
+  /** When all that is waited for is ready, in each scenario. */
+  private await(lags: LagN[]): void {
+    this.readyAt.fill(0);
+    for (const lag of lags) {
+      if (lag.lag.stage === 'order') this.awaitEnd(lag.from);
+      else this.awaitFilm(lag);
+    }
   }
 
   /** No earlier than the end of another work. */

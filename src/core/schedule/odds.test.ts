@@ -224,7 +224,7 @@ describe('what the log says of the painter', () => {
     const redone: PlanProblem = {
       ...problem,
       works: problem.works.map((w, i) =>
-        i === 1 ? { ...w, redo: { film: 1, chance: 1 / 3, share: 1 } } : w,
+        i === 1 ? { ...w, redo: { film: 1, chance: 1 / 3, sittings: 1, share: 1 } } : w,
       ),
     };
     const found = plan(redone, { rounds: 0 });
@@ -235,6 +235,29 @@ describe('what the log says of the painter', () => {
     const expected = once * (2 / 3) + chanceBy(twice, 0, 12) / 3;
     expect(Math.abs(chance! - expected)).toBeLessThan(0.015);
     expect(once - expected).toBeGreaterThan(0.05);
+  });
+
+  test('done over in three sittings it takes three more days of an hour each', () => {
+    const problem = chain([{ median: 0.001, own: 0 }], 0, 4);
+    const daily: PlanProblem = {
+      ...problem,
+      slotMs: DAY_MS / 24,
+      windows: Array.from({ length: 30 }, (_, d) => ({
+        fromMs: NOW + d * DAY_MS,
+        toMs: NOW + d * DAY_MS + DAY_MS / 24,
+      })),
+      works: problem.works.map((w) => ({
+        ...w,
+        redo: { film: 0, chance: 0.25, sittings: 3, share: 1 },
+      })),
+      habits: { ownSd: 0, sharedSd: 0, hold: 1 },
+    };
+    const odds = (days: number): number => {
+      const due = { ...daily, goals: [{ ...daily.goals[0]!, dueMs: NOW + days * DAY_MS }] };
+      return oddsOf(due, plan(due, { rounds: 0 }), { draws: 4000, seed: 4 }).goals[0]!.chance!;
+    };
+    expect(Math.abs(odds(3) - 0.75)).toBeLessThan(0.02);
+    expect(odds(4)).toBe(1);
   });
 
   /** Three works of an hour, an hour a day; done when three of the days were held: the binomial distribution. */

@@ -59,7 +59,7 @@ function changed({ n, project }: Compiled, recipe: Recipe, random: () => number)
  * moving single works never finds that. Annealed, and the same for the same random numbers.
  * @param looks plans to build
  * @param slack urgency by slack, days, and what must still follow each work
- * @param first whether it begins with the orders that come to mind, or with one at random
+ * @param ranks orders that come to mind: it begins with them
  */
 export function searchOrder(
   of: Compiled,

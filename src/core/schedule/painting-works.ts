@@ -75,7 +75,7 @@ const onceEach = (layers: Layer[]): Layer[] =>
       layers.findIndex((other) => other.film.key === layer.film.key) === i,
   );
 
-/** No part of a work is done over in more scenarios than this. */
+/** No step is done over in more scenarios than this. */
 const MOST_REDONE = 0.9;
 
 /** Builds the works of one painting. */
@@ -381,17 +381,19 @@ export class PaintingWorks {
   }
 
   /**
-   * What the log says of coats done over, for each part of a step: one of its passages at a time, where it has several.
+   * What the log says of coats done over, asked once for a step, when its last part is laid: one of its passages, where it
+   * has several, in as many sittings as that takes.
    */
   private redo(step: Step): Pick<PlanWork, 'redo'> {
     const { redo } = this.input;
     if (redo === 0 || !mayBeRedone(step.coat.role)) return {};
     const film = this.filmOf(step, step.passageIds[0]!);
     if (film === null) return {};
-    const passages = Math.max(1, step.passageIds.length / step.workIds.length);
-    return {
-      redo: { film, chance: Math.min(MOST_REDONE, redo * passages), share: 1 / passages },
-    };
+    const passages = step.passageIds.length;
+    const parts = step.workIds.length / passages;
+    const sittings = Math.max(1, Math.round(parts));
+    const chance = Math.min(MOST_REDONE, redo * passages);
+    return { redo: { film, chance, sittings, share: parts / sittings } };
   }
 
   build(): void {
@@ -424,7 +426,7 @@ export class PaintingWorks {
           pinMs: this.input.pins[id] ?? null,
           notBeforeMs: notBefore === -Infinity ? null : notBefore,
           ...(keptOut ? { notIn: keptOut } : {}),
-          ...this.redo(step),
+          ...(k === step.workIds.length - 1 ? this.redo(step) : {}),
         });
       });
       for (const id of step.passageIds) this.put(step, id);

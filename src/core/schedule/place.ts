@@ -1,4 +1,5 @@
-import { closesAt, driesAt, NO_PIN, readyAt, type Block, type Compiled } from './compile';
+import type { Block } from './blocks';
+import { closesAt, driesAt, NO_PIN, readyAt, type Compiled } from './compile';
 import { FREE, UNPLACED, type PlanState } from './state';
 
 /** What is decided by chance when a work is placed. */

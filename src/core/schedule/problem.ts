@@ -85,8 +85,8 @@ export interface PlanWork {
   notBeforeMs: number | null;
   /** Times that the painter keeps it out of; windows that begin in one of them are none for it. A pin stands above them. */
   notIn?: WorkWindow[];
-  /** Chance that it is done over once it is touch-dry, and which share of its time that takes. */
-  redo?: { film: number; chance: number; share: number };
+  /** Chance that it is done over once it is touch-dry, in how many sittings, and which share of its time each takes. */
+  redo?: { film: number; chance: number; sittings: number; share: number };
 }
 
 /** When a painting counts as done. */

@@ -141,6 +141,34 @@ describe('coats as works', () => {
   });
 });
 
+describe('coats done over', () => {
+  const redoOf = (painting: Painting, redo: number) =>
+    buildPlan({
+      assessments: [assessPainting(painting, optionsAt(NOW_MS))],
+      assess: optionsAt(NOW_MS),
+      pace: USUAL_PACE,
+      windows: [],
+      pins: {},
+      keptOut: {},
+      redo,
+    }).problem.works.map((w) => w.redo);
+  const [both] = planned([{}]).coats.map((c) => c.passageIds.length);
+
+  test('a step is asked once, when its last part is laid, and takes one of its passages', () => {
+    const parts = stepsOf(planned([{ role: 'overpainting' }]), USUAL_PACE)[0]!.workIds.length;
+    expect([parts, both]).toEqual([2, 2]);
+    const [first, last] = redoOf(planned([{ role: 'overpainting' }]), 0.1);
+    expect(first).toBeUndefined();
+    // Two passages in two sittings: either is done over with chance 0.1, in one sitting as long.
+    expect(last).toMatchObject({ chance: 0.2, sittings: 1, share: 1 });
+  });
+
+  test('not a tone, and nothing where the log shows none', () => {
+    expect(redoOf(planned([{ role: 'tone' }]), 0.1)).toEqual([undefined]);
+    expect(redoOf(planned([{ role: 'glaze' }]), 0)).toEqual([undefined]);
+  });
+});
+
 describe('dates', () => {
   const goalOf = (milestone: Deadline['milestone']) =>
     built(planned([{ role: 'glaze' }], { milestone })).problem.goals[0]!.ends[0]!;

@@ -47,14 +47,20 @@ const laidOn = (painting: Painting, coatId: string): Set<string> =>
       .flatMap((e) => e.passageIds),
   );
 
+/** Passages on which nothing of a coat lies: there it may be left out. */
+export function mayBeLeftOutOn(painting: Painting, coat: Coat): string[] {
+  const begun = laidOn(painting, coat.id);
+  return coat.passageIds.filter((id) => !begun.has(id));
+}
+
 /** A coat without some of its passages; nothing of it where none is left. */
 function without(
   painting: Painting,
   coat: Coat,
   { passageIds = coat.passageIds }: { passageIds?: string[] | undefined },
 ): Coat[] {
-  const begun = laidOn(painting, coat.id);
-  const left = coat.passageIds.filter((id) => begun.has(id) || !passageIds.includes(id));
+  const out = mayBeLeftOutOn(painting, coat).filter((id) => passageIds.includes(id));
+  const left = coat.passageIds.filter((id) => !out.includes(id));
   return left.length > 0 ? [{ ...coat, passageIds: left }] : [];
 }
 

@@ -1,3 +1,4 @@
+import { METHODS } from '@/data/methods';
 import { layCoat, reduceFilm } from '../painting/events';
 import type { CoatRole, Painting } from '../painting/schema';
 import { part, recipe, tube } from '../tests/recipes';
@@ -62,6 +63,11 @@ describe('coats done over', () => {
         redone: 1,
       },
     );
+  });
+
+  test('who follows a method does nothing over', () => {
+    for (const [key, { coats }] of Object.entries(METHODS))
+      expect([key, redoneOf(painted(coats.map((c) => c.role))).redone]).toEqual([key, 0]);
   });
 
   test('scraped to a trace on a later day is one; on the same day, or to the half, it is a way of laying', () => {

@@ -2,8 +2,8 @@ import { HABITS } from '@/data/habits';
 import { PLAN_ODDS } from '@/data/plan';
 import type { CoatRole, LaidEvent, Painting } from '../painting/schema';
 import type { WorkWindow } from '../schedule/problem';
-import { dateIn } from '../schedule/calendar';
 import { remember } from '../remember';
+import { dateIn } from '../schedule/calendar';
 import { paceFrom, type PaceSample } from './pace';
 import type { Session } from './schema';
 
@@ -21,7 +21,7 @@ export interface Habits {
   /** Spread of the logarithm of the minutes: of one sitting against another, and of all together. */
   ownSd: number;
   sharedSd: number;
-  /** Sittings that says it. */
+  /** Sittings of which it is known. */
   sittings: number;
   /** Coats laid on a passage, and how many of them were taken down or gone back over. */
   laid: number;
@@ -55,10 +55,15 @@ const STAGE: Partial<Record<CoatRole, number>> = {
 /** Coats that are done over when a passage fails. */
 export const mayBeRedone = (role: CoatRole): boolean => role in STAGE;
 
+const HOUR_MS = 3_600_000;
+/** Long enough after the other that it was another session. */
+const isAnotherDay = (from: string, to: string): boolean =>
+  Date.parse(to) - Date.parse(from) >= HABITS.anotherDayHours * HOUR_MS;
+
 /**
- * Coats laid on a passage, and how many of them were done over: all of it was taken down to a trace, or painted out, on
- * a later day than it was laid; or an earlier stage was laid over it again. What is wiped back in the same session is a
- * way of laying.
+ * Coats laid on a passage, and how many of them were done over: all of it was taken down to a trace, or painted out, in
+ * another session than it was laid; or an earlier stage was laid over it again. What is wiped back in the same session is
+ * a way of laying.
  */
 export const redoneOf = remember('done over', countRedone);
 
@@ -88,9 +93,7 @@ function countRedone(painting: Painting): { laid: number; redone: number } {
     films.forEach((film, k) => {
       const next = films[k + 1];
       const until = next?.at ?? '9999';
-      const taken = down.some(
-        (e) => e.at > film.at && e.at < until && e.at.slice(0, 10) !== film.at.slice(0, 10),
-      );
+      const taken = down.some((e) => e.at < until && isAnotherDay(film.at, e.at));
       const back = next !== undefined && STAGE[next.role]! < STAGE[film.role]!;
       if (taken || back) redone += 1;
     });
@@ -114,10 +117,12 @@ export function heldOf(windows: WorkWindow[], sessions: Session[], timeZone: str
   // Sessions in no hours of the plan.
   const elsewhere = times.filter((t) => !counted.some((w) => meets(w, t)));
   const days = new Set(elsewhere.map((t) => dateIn(t.from, timeZone)));
+  const missedDays = new Set(missed.map((w) => dateIn(w.fromMs, timeZone)));
   return {
     hours: counted.length,
     held: counted.length - missed.length,
-    moved: missed.filter((w) => days.has(dateIn(w.fromMs, timeZone))).length,
+    // One session makes up for one stretch of its day.
+    moved: [...days].filter((day) => missedDays.has(day)).length,
   };
 }
 

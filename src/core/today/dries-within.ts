@@ -3,6 +3,7 @@ import type { Coat, Painting, Passage } from '../painting/schema';
 import { minutesOf, type Pace } from '../session/pace';
 import { mediumKey } from '../schedule/steps';
 import { clusterRows, coatsAtOnce, type TodayCluster, type TodayGroup, type TodayRow } from '.';
+import { readiness } from './row';
 import type { SuggestedWork } from './suggest';
 
 /** How a painting would be judged at a later hour. */
@@ -67,10 +68,10 @@ export function driesWithin(
     const minutesTo = (ms: number) => Math.max(0, Math.ceil((ms - clockMs) / MINUTE_MS));
     const at = (list: TodayRow[], waitMinutes: number) =>
       clusterRows(list).map((cluster) => ({ cluster, waitMinutes }));
-    // What was laid just now is open; when it is touch-dry it is looked at again.
+    // What was laid just now is open; when it will have dried it is looked at again.
     const moments = [...rows['still-open'], ...rows['leave-alone']]
       .filter((row) => row.next?.onto !== 'wet')
-      .map((row) => row.top?.windows?.touchDry.p75 ?? Infinity)
+      .map(({ top, next }) => (top && readiness(next?.onto ?? null, top)) ?? Infinity)
       .filter((ms) => minutesTo(ms) <= room);
     return [
       ...at(rows['takes-a-coat'], 0),

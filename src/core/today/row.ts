@@ -78,11 +78,13 @@ function bareRow(groundReadyAtMs: number | null, nowMs: number): Judged {
 }
 
 /** When the film takes the next coat, at the planning chance. A through-dry wait never ends before touch-dry. */
-function readiness(stage: StageWindow, onto: Onto | null, top: Layer): number | null {
-  if (onto !== 'through-dry') return stage.p75;
+export function readiness(onto: Onto | null, { windows }: Layer): number | null {
+  if (!windows) return null;
+  const { p50, p75 } = windows[wantedStage(onto)];
+  if (onto !== 'through-dry') return p75;
   // Through-dry is waited for at its median: its windows are too wide to wait for more with nothing lost.
-  const touch = top.windows?.touchDry.p75 ?? null;
-  return stage.p50 === null || touch === null ? null : Math.max(stage.p50, touch);
+  const touch = windows.touchDry.p75;
+  return p50 === null || touch === null ? null : Math.max(p50, touch);
 }
 
 function paintedRow(top: Layer, next: Layer | null, nowMs: number): Judged {
@@ -97,7 +99,7 @@ function paintedRow(top: Layer, next: Layer | null, nowMs: number): Judged {
   }
   const onto = next?.onto ?? null;
   const stage = windows[wantedStage(onto)];
-  const readyAtMs = readiness(stage, onto, top);
+  const readyAtMs = readiness(onto, top);
   if (readyAtMs === null)
     return { group: 'leave-alone', reason: 'stands-still', window: stage, readyAtMs };
   if (readyAtMs <= nowMs) {

@@ -309,6 +309,26 @@ describe('what dries within the hours', () => {
     expect(groupAfter(second!.waitMinutes)).toBe(2);
   });
 
+  test('charcoal is dusted off and the tone laid on it in the same hours', () => {
+    const drawn = named(
+      stackOf(
+        [
+          { ...recipe([], 0, [], 1), material: 'charcoal' as const },
+          recipe([tube('burnt-umber')], 0.5, STAND, 8),
+        ],
+        [
+          { role: 'drawing', minutes: 30 },
+          { role: 'tone', minutes: 20 },
+        ],
+      ),
+      'drawn',
+    );
+    expect(coats(drawn, 2).map((w) => [w.coat.role, w.reason])).toEqual([
+      ['drawing', 'fits'],
+      ['tone', 'dries-within'],
+    ]);
+  });
+
   test('not where the hours do not reach, where it is oil below, or where nobody asks', () => {
     expect(coats(picture(acrylic(10)), 1.1)).toHaveLength(1);
     expect(coats(picture(acrylic(10)), 4, null)).toHaveLength(1);

@@ -121,7 +121,7 @@ function Sessions({ view, wide, held, onHold, replan }: LanesProps & { view: Pla
           />
         ) : null}
       </View>
-      {replan.refusal ? <Notice tone="refusal">{replan.refusal}</Notice> : null}
+      {wide && replan.refusal ? <Notice tone="refusal">{replan.refusal}</Notice> : null}
       {view.impossible.map((sentence) => (
         <Notice key={sentence} tone="refusal">
           {sentence}

@@ -1,12 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import type { StudioPlan } from '@/core/schedule/studio-plan';
-import type { Step } from '@/core/schedule/steps';
+import { unlaidPassages } from '@/core/painting/sites';
 import type { Coat, Painting } from '@/core/painting/schema';
-import { takesAlkyd, type WhatIf } from '@/core/schedule/what-if';
+import { mayBeLeftOutOn, takesAlkyd, type WhatIf } from '@/core/schedule/what-if';
 import { degreesWords, type TemperatureUnit } from '@/features/units';
 import { useTemperatureUnit } from '@/features/useTemperature';
-import { usePaintings, useStoreSelector } from '@/store/hooks';
+import { usePaintings } from '@/store/hooks';
 import { hoursSchema } from '@/core/plan-record/schema';
 import { useForm } from '@/forms';
 import { Action } from '@/ui/Action';
@@ -92,20 +91,21 @@ function PaintingForm({
   onAdd: (change: WhatIf) => void;
 }) {
   const paintings = usePaintings();
-  const steps = useStoreSelector((state) => state.planned.plan?.steps ?? NO_STEPS);
   const [id, setId] = useState(paintings[0]?.id ?? '');
-  const own = steps.filter((s) => s.paintingId === id);
   const [coatId, setCoatId] = useState<string | null>(null);
   const [passageId, setPassageId] = useState(EVERYWHERE);
-  const coat = own.find((s) => s.coat.id === coatId)?.coat ?? own.at(-1)?.coat ?? null;
   const painting = paintings.find((p) => p.id === id);
-  const options = [...new Map(own.map((s) => [s.coat.id, s.coat])).values()].map((c) => ({
-    key: c.id,
-    name: nameOf(c, painting),
-  }));
-  const passages = painting && coat ? stillToLay(painting, coat, own) : [];
+  const coats = painting
+    ? painting.coats.filter((c) => mayBeLeftOutOn(painting, c).length > 0)
+    : NO_COATS;
+  const coat = coats.find((c) => c.id === coatId) ?? coats.at(-1) ?? null;
+  const options = coats.map((c) => ({ key: c.id, name: nameOf(c, painting) }));
+  const out = painting && coat ? mayBeLeftOutOn(painting, coat) : [];
+  const passages = (painting?.passages ?? [])
+    .filter((p) => out.includes(p.id))
+    .map((p) => ({ key: p.id, name: p.name }));
   const where = passages.some((p) => p.key === passageId) ? passageId : EVERYWHERE;
-  const other = painting && kind === 'alkyd' ? keptAsTheyAre(painting, own) : [];
+  const other = painting && kind === 'alkyd' ? keptAsTheyAre(painting) : [];
   if (paintings.length === 0)
     return <Text tone="ink2">There is no painting yet whose coats could be otherwise.</Text>;
   return (
@@ -117,7 +117,7 @@ function PaintingForm({
         onChange={setId}
       />
       {kind === 'drop' && options.length === 0 ? (
-        <Text tone="ink2">Nothing of it is still to be laid, or its plan is not there yet.</Text>
+        <Text tone="ink2">Nothing of it is still to be laid.</Text>
       ) : kind === 'drop' ? (
         <>
           <Choice
@@ -146,7 +146,7 @@ function PaintingForm({
           </Text>
           {other.length > 0 ? (
             <Text size="small" tone="ink2">
-              {`Ordinary alkyd does not go into acrylic or water-mixable paint, nor in the place of a varnish; these stay as they are: ${other.join(', ')}.`}
+              {`Ordinary alkyd does not go into acrylic or water-mixable paint, nor in the place of a varnish, and what is begun keeps its medium; these stay as they are: ${other.join(', ')}.`}
             </Text>
           ) : null}
         </>
@@ -169,7 +169,7 @@ function PaintingForm({
     </View>
   );
 }
-const NO_STEPS: StudioPlan['steps'] = [];
+const NO_COATS: Coat[] = [];
 const EVERYWHERE = 'everywhere';
 
 /** A coat with its passages, where it is not for all of them: others may have its name. */
@@ -179,17 +179,12 @@ function nameOf(coat: Coat, painting: Painting | undefined): string {
   return own.length < all.length ? `${coat.name}: ${own.map((p) => p.name).join(', ')}` : coat.name;
 }
 
-/** Passages on which a coat is not begun: there it may be left out. */
-const stillToLay = (painting: Painting, coat: Coat, steps: Step[]) =>
-  painting.passages
-    .filter((p) => steps.some((s) => s.coat.id === coat.id && s.passageIds.includes(p.id)))
-    .map((p) => ({ key: p.id, name: p.name }));
-
 /** Coats with a medium that alkyd does not take the place of. */
-const keptAsTheyAre = (painting: Painting, steps: Step[]): string[] => [
+const keptAsTheyAre = (painting: Painting): string[] => [
   ...new Set(
-    steps
-      .filter((s) => s.coat.recipe.mediumShare > 0 && !takesAlkyd(painting, s.coat))
-      .map((s) => s.coat.name),
+    painting.coats
+      .filter((c) => unlaidPassages(painting, c).length > 0)
+      .filter((c) => c.recipe.mediumShare > 0 && !takesAlkyd(painting, c))
+      .map((c) => nameOf(c, painting)),
   ),
 ];

@@ -48,18 +48,20 @@ export function minutesWords({ sittings, ownSd }: Habits): string {
   if (sittings === 0)
     return 'No coat was laid in a session yet: minutes, and how far they stray, are those of the tables.';
   const times = (sd: number): string => Math.exp(sd * QUARTILE).toFixed(2);
-  return `${sittings} ${sittings === 1 ? 'sitting' : 'sittings'} in which paint was laid: half of them take ${times(-ownSd)} to ${times(ownSd)} times what is planned. The odds reckon with that.`;
+  const from = sittings === 1 ? 'one sitting' : `${sittings} sittings`;
+  return `From ${from} in which paint was laid, the odds take it that half of yours last ${times(-ownSd)} to ${times(ownSd)} times what is planned.`;
 }
 
 export function redoWords({ laid, redone, redo }: Habits): string {
+  if (laid === 0) return 'How often you do a coat over is told once coats are laid.';
   const of = `of ${laid} ${laid === 1 ? 'coat' : 'coats'} laid on a passage`;
   if (redone === 0) return `None ${of} was done over.`;
-  return `${redone} ${of} ${redone === 1 ? 'was' : 'were'} done over: taken down on a later day, or gone back over. The odds reckon with 1 in ${Math.round(1 / redo)}.`;
+  return `${redone} ${of} ${redone === 1 ? 'was' : 'were'} done over: taken down in another session, or gone back over. The odds reckon with 1 in ${Math.round(1 / redo)}.`;
 }
 
 export function heldWords({ held: { hours, held, moved } }: Habits): string {
   if (hours < HABITS.leastHours)
     return `How often you hold your hours is told once ${HABITS.leastHours} stretches of them are past; so far ${hours}.`;
   const other = moved > 0 ? `, and on ${moved} more of their days at another hour` : '';
-  return `Of ${hours} stretches of hours in the last eight weeks you held ${held}${other}.`;
+  return `By your hours as they stand now, you held ${held} of ${hours} stretches in the last eight weeks${other}.`;
 }

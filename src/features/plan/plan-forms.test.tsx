@@ -2,14 +2,10 @@ import { fireEvent, render, screen } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import type { CalendarException } from '@/core/plan-record/schema';
-import { stepsOf } from '@/core/schedule/steps';
-import type { StudioPlan } from '@/core/schedule/studio-plan';
-import { USUAL_PACE } from '@/core/session';
 import { USUAL_HABITS } from '@/core/session/habits';
 import { stackOf } from '@/core/tests/paintings';
 import { recipe, tube } from '@/core/tests/recipes';
 import { painterChanged } from '@/store/paintings';
-import { planArrived } from '@/store/planned';
 import { planRecordOf } from '@/store/plan';
 import { createStore, type Store } from '@/store/store';
 import { AwayForm } from './AwayForm';
@@ -166,17 +162,20 @@ describe('what the log says', () => {
 
   test('in words, with one and with none', () => {
     expect(minutesWords(habits)).toBe(
-      '12 sittings in which paint was laid: half of them take 0.82 to 1.22 times what is planned. The odds reckon with that.',
+      'From 12 sittings in which paint was laid, the odds take it that half of yours last 0.82 to 1.22 times what is planned.',
     );
     expect(minutesWords(USUAL_HABITS)).toMatch(/^No coat was laid in a session yet/);
     expect(redoWords(habits)).toBe(
-      '4 of 38 coats laid on a passage were done over: taken down on a later day, or gone back over. The odds reckon with 1 in 12.',
+      '4 of 38 coats laid on a passage were done over: taken down in another session, or gone back over. The odds reckon with 1 in 12.',
     );
     expect(redoWords({ ...habits, redone: 0, redo: 0, laid: 1 })).toBe(
       'None of 1 coat laid on a passage was done over.',
     );
+    expect(redoWords(USUAL_HABITS)).toBe(
+      'How often you do a coat over is told once coats are laid.',
+    );
     expect(heldWords(habits)).toBe(
-      'Of 24 stretches of hours in the last eight weeks you held 14, and on 3 more of their days at another hour.',
+      'By your hours as they stand now, you held 14 of 24 stretches in the last eight weeks, and on 3 more of their days at another hour.',
     );
     expect(heldWords(USUAL_HABITS)).toMatch(/so far 0\.$/);
   });
@@ -201,8 +200,6 @@ test('what if a coat less: coats of one name by their passages, and one passage 
   painting.coats[0]!.passageIds = [a!.id];
   const store = createStore();
   store.dispatch(painterChanged({ before: null, after: painting, what: 'Began it' }));
-  const plan = { steps: stepsOf(painting, USUAL_PACE) } as StudioPlan;
-  store.dispatch(planArrived({ plan, key: 'k', settled: true }));
   render(<ChangeForm kind="drop" onAdd={onAdd} />, { wrapper: studio(store) });
   expect(screen.getByRole('radio', { name: `Glaze: ${a!.name}` })).toBeTruthy();
   fireEvent.click(screen.getByRole('radio', { name: 'Glaze' }));

@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { StyleSheet, View } from 'react-native';
 import { assessPainting, type Painting } from '@/core/painting';
 import { today, type TodayGroup, type TodayRow } from '@/core/today';
-import { suggestSession, type SuggestedWork, type Suggestion } from '@/core/today/suggest';
+import { suggestSession, type Suggestion } from '@/core/today/suggest';
 import { timer, useBegin, useRunningSession } from '@/features/session/useSession';
 import { useStoreSelector } from '@/store/hooks';
 import { selectOptions } from '@/store/select';
@@ -17,6 +17,7 @@ import { minusIcon, plusIcon } from '@/ui/desk-icons';
 import { Text } from '@/ui/Text';
 import { colour, radius, space, TARGET } from '@/ui/tokens';
 import { Departures, usePlannedToday } from './Departures';
+import { dryWords, keyOf, nameOf, passagesOf, REASON, reordered } from './suggested-words';
 import { TimeStrip } from './TimeStrip';
 
 const HALF_HOUR = 30;
@@ -28,16 +29,6 @@ const goalSchema = z
   .string()
   .trim()
   .max(GOAL_LETTERS, { error: `At most ${GOAL_LETTERS} letters.` });
-
-const REASON: Record<SuggestedWork['reason'], (work: SuggestedWork) => string> = {
-  'open-paint': (w) => `${w.coat.name} first: the paint below is still open.`,
-  'soft-edge': (w) => `${w.coat.name} first: the neighbour of its soft edge is still open.`,
-  planned: (w) => `${w.coat.name} first: it is planned for today.`,
-  'longest-wait': (w) => `${w.coat.name} first: it has the longest wait.`,
-  'same-medium': (w) => `${w.coat.name} first: its medium is on the palette.`,
-  fits: (w) => `${w.coat.name} first.`,
-  'dries-within': (w) => `${w.coat.name} on what dries within these hours.`,
-};
 
 const hoursWord = (minutes: number): string =>
   minutes % 60 === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${minutes % 60}`;
@@ -156,7 +147,7 @@ export function HoursAtHand({
                       {` ${passagesOf(work)}, ${work.cluster.row.painting.title}${work.part ? ' (a part of it)' : ''}${dryWords(work)}`}
                     </Text>
                     <Text strong>{timer(work.minutes)}</Text>
-                    {i > 0 ? (
+                    {i > 0 && work.reason !== 'dries-within' ? (
                       <Action title="Earlier" kind="quiet" onPress={() => earlier(i)} />
                     ) : null}
                   </View>
@@ -203,33 +194,6 @@ export function HoursAtHand({
       </View>
     </View>
   );
-}
-
-const keyOf = (w: SuggestedWork): string =>
-  `${w.cluster.row.painting.id}|${w.coat.id}|${w.cluster.passages.map((p) => p.id).join()}`;
-/** What is built on coats of these hours. */
-const dryWords = ({ reason, waitMinutes }: SuggestedWork): string => {
-  if (reason !== 'dries-within') return '';
-  return waitMinutes > 0 ? ` (${waitMinutes} min later, once it is dry)` : ' (dry by then)';
-};
-/** A couch and the paint that goes into it are one work. */
-const nameOf = ({ coat, into }: SuggestedWork): string =>
-  [coat, ...into].map((c) => c.name).join(', into it ');
-const passagesOf = (w: SuggestedWork): string => {
-  const names = w.cluster.whole
-    ? 'whole surface'
-    : w.cluster.passages.map((p) => p.name).join(', ');
-  const { spotName, rest } = w.cluster.row;
-  return `${names}${spotName ? `, ${spotName}` : ''}${rest ? ', the rest' : ''}`;
-};
-
-/** The painter's order where it was changed; what is new comes last. */
-function reordered(works: SuggestedWork[], order: string[]): SuggestedWork[] {
-  const place = (w: SuggestedWork): number => {
-    const i = order.indexOf(keyOf(w));
-    return i === -1 ? order.length : i;
-  };
-  return order.length === 0 ? works : [...works].sort((a, b) => place(a) - place(b));
 }
 
 const styles = StyleSheet.create({
