@@ -11,7 +11,7 @@ import { createStore, type Store } from '@/store/store';
 import { AwayForm } from './AwayForm';
 import { WeekHours } from './WeekHours';
 import { ChangeForm } from './WhatIfForms';
-import { keptOutWords } from './plan-words';
+import { keptOutWords, onDay } from './plan-words';
 import { heldWords, minutesWords, redoWords } from './WhatTheLogSays';
 
 const studio = (store: Store = createStore()) =>
@@ -183,6 +183,10 @@ describe('what the log says', () => {
   test('a week that several works are kept out of is told once; one that has begun, by its end', () => {
     const nowMs = Date.parse('2026-02-17T09:00:00');
     const week = { from: '2026-02-23T00:00:00', until: '2026-03-02T00:00:00' };
+    expect([onDay(nowMs, nowMs), onDay(Date.parse(week.from), nowMs)]).toEqual([
+      'in today',
+      'on Mon 23',
+    ]);
     expect(keptOutWords([week, week], nowMs)).toBe('Kept out of Mon 23 to Sun 1 Mar');
     expect(keptOutWords([week, { until: week.from }], nowMs)).toBe(
       'Kept out of all days to Sun 22 and Mon 23 to Sun 1 Mar',

@@ -37,6 +37,10 @@ export function partOfDay(ms: number): string {
 export const dayWord = (ms: number, nowMs: number): string =>
   isSameDay(ms, nowMs) ? 'today' : shortTime(ms, nowMs);
 
+/** "in today", "on Wed 2" */
+export const onDay = (ms: number, nowMs: number): string =>
+  isSameDay(ms, nowMs) ? 'in today' : `on ${shortTime(ms, nowMs)}`;
+
 /** "Fri 13, noon"; a day far off with its month. */
 export const byWhen = (row: DelayRow, nowMs: number): string =>
   `${isSameDay(row.untilMs, nowMs) ? 'today' : shortTime(row.untilMs, nowMs)} ${partOfDay(row.untilMs)}`;

@@ -8,6 +8,7 @@ import { changePlan } from '@/store/actions';
 import { useNow, useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { shortTime } from '@/ui/time/words';
 import { localZone } from '@/store/select-work';
+import { onDay } from './plan-words';
 import { useStepNames } from './usePlanView';
 import type { WorkWindow } from '@/core/schedule';
 
@@ -52,7 +53,7 @@ export function useReplan(): Replan {
     }
     setRefusal('');
     dispatch(
-      changePlan(`Put ${called(works)} on ${shortTime(window.fromMs, now)}`, (record) =>
+      changePlan(`Put ${called(works)} ${onDay(window.fromMs, now)}`, (record) =>
         pinWorks(record, places),
       ),
     );
