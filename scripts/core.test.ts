@@ -40,15 +40,19 @@ const EXAMPLES = [
 test('the documented examples run as printed', () => {
   expect(EXAMPLES.map((e) => e.verb).sort()).toEqual([
     'climate',
+    'colour',
     'compatibility',
     'dry',
     'film',
+    'glaze',
     'learn',
     'medium',
     'odds',
     'plan',
     'quantity',
     'repair',
+    'string',
+    'swatch',
     'today',
     'transfer',
     'verdicts',
@@ -92,6 +96,21 @@ test('the documented examples run as printed', () => {
   expect(out.quantity.dryMl).toBeCloseTo(36, 6);
   expect(out.transfer.scale).toBe(3);
   expect(out.transfer.projectorDistance).toBe(90);
+  // A yellow glaze over blue reads green: common practice, no source.
+  expect(out.colour.colour.hue).toBeGreaterThan(100);
+  expect(out.colour.colour.hue).toBeLessThan(140);
+  expect(out.colour.inner).toHaveLength(36);
+  expect(out.glaze.glazes[0].de).toBeLessThan(3);
+  expect(out.string.steps.map((s: { shares: number[] }) => s.shares[1]!.toFixed(2))).toEqual([
+    '0.00',
+    '0.10',
+    '0.30',
+    '0.62',
+    '0.86',
+    '0.97',
+    '1.00',
+  ]);
+  expect(out.swatch.words[0]).toMatch(/times stronger than usual/);
 });
 
 test('without a verb it lists them; schema prints both JSON Schemas', () => {

@@ -7,13 +7,13 @@ import {
   recentTubes,
   tubeBinder,
   tubeCodes,
-  tubeColour,
   tubeId,
   tubeName,
   tubePigments,
   type Tube,
 } from '@/features/tubes';
-import { usePaintings, useStoreSelector } from '@/store/hooks';
+import { tubeColours } from './colours';
+import { usePaintings, useStoreSelector, useSwatches } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Search } from '@/ui/Search';
 import { Sheet } from '@/ui/Sheet';
@@ -83,6 +83,7 @@ export function PaintPicker({
   const paints = useStoreSelector((state) => state.cabinet.paints);
   const [search, setSearch] = useState('');
   const [making, setMaking] = useState(false);
+  const swatches = useSwatches();
   const wanted = search.trim().toLowerCase();
   const matching = (tubes: Tube[]) => tubes.filter((t) => wordsOf(t).includes(wanted));
   const own = paints.filter((p) => !p.archived).map((p): Tube => ({ own: asTube(p) }));
@@ -110,7 +111,7 @@ export function PaintPicker({
           {list.tubes.map((tube) => (
             <PickerRow
               key={tubeId(tube)}
-              colours={[tubeColour(tube)]}
+              colours={tubeColours(tube, swatches)}
               name={tubeName(tube)}
               detail={detail(tube)}
               onPress={() => onPick(tube)}

@@ -5,6 +5,8 @@ import { Action } from '@/ui/Action';
 import { Search } from '@/ui/Search';
 import { Sheet } from '@/ui/Sheet';
 import { Text } from '@/ui/Text';
+import { NO_SWATCHES } from '@/core/optics/composition';
+import { tubeColours } from './colours';
 import { PickerRow } from './PickerRow';
 
 /** One pigment of the table, found by name or Colour Index code. */
@@ -25,7 +27,7 @@ export function PigmentPicker({
         {found.map((p) => (
           <PickerRow
             key={p.key}
-            colours={[p.masstone_srgb, p.tint_srgb]}
+            colours={tubeColours({ pigment: p.key, binder: 'linseed' }, NO_SWATCHES)}
             name={p.name}
             detail={`${p.ci}, ${p.transparency}${p.metals.length > 0 ? `; holds ${p.metals.join(', ')}` : ''}`}
             onPress={() => onPick(p.key)}

@@ -1,4 +1,4 @@
-import { mixColour } from '@/core/optics';
+import type { Swatches } from '@/core/optics/composition';
 import {
   nextPlanned,
   stairWidth,
@@ -9,21 +9,12 @@ import {
   type SiteStack,
   type Support,
 } from '@/core/painting';
-import { MATERIALS, type Material } from '@/data/materials';
+import { groundLook, stackLook, type StackLook } from '@/core/painting/look';
 import { SCHOOLS, type SchoolKey } from '@/core/schools';
 import { isBroken } from '@/core/tell';
 import type { FilmState, FilmStep, GroundDrawing } from '@/ui/film/step';
 
 /** Layers and grounds of the core as things to draw. */
-
-const GROUND_COLOUR: Record<Ground['kind'], string> = {
-  'acrylic-gesso': '#E3DCCC',
-  'chalk-glue': '#EDE6D6',
-  'oil-ground': '#E4DAC5',
-  'alkyd-ground': '#E4DAC5',
-  'old-painting': '#8B7A63',
-  bare: '#C9B68F',
-};
 
 /** How a ground is drawn: as a layer of its own, as a film among films, or as old paint. */
 const GROUND_DRAWN: Record<Ground['kind'], GroundDrawing['kind']> = {
@@ -78,35 +69,18 @@ function groundLabel(painting: Painting): string {
 export const groundDrawing = (painting: Painting): GroundDrawing => ({
   kind: GROUND_DRAWN[painting.ground.kind],
   label: groundLabel(painting),
-  colour: GROUND_COLOUR[painting.ground.kind],
+  colour: groundLook(painting).screen.hex,
   thicknessUm: 0,
   support: painting.support.kind,
 });
 
-/** How stuff that is no mixed paint is drawn; estimates for telling it apart. */
-const MATERIAL_COLOUR: Record<Material['family'], string> = {
-  drawing: '#4A4845',
-  seal: '#D8CBA4',
-  aqueous: '#CDBF98',
-  pastel: '#B9796A',
-  varnish: '#E4CF9D',
-  wax: '#E2D9BE',
-  household: '#C9C6BF',
-  dispersion: '#E3DCCC',
-};
-
-export function filmStep(layer: Layer, school: SchoolKey): FilmStep {
+/** A film as it is drawn: in the colour that the place has once it lies there. */
+export function filmStep(layer: Layer, school: SchoolKey, look: StackLook): FilmStep {
   const measure = stairWidth(layer, school);
   return {
     key: layer.film.key,
     name: layer.film.name,
-    // Linseed yellows an oil ground; titanium alone would be colder than any primed linen.
-    colour:
-      layer.film.coatIds.length === 0
-        ? GROUND_COLOUR['oil-ground']
-        : layer.kept.material !== null
-          ? MATERIAL_COLOUR[MATERIALS[layer.kept.material].family]
-          : mixColour(layer.kept.pigments),
+    colour: (look.films.get(layer.film.key) ?? look.finished).screen.hex,
     thicknessUm: layer.thicknessUm,
     measure,
     unspoken: measure === null && (layer.judged.acrylic || layer.judged.material !== null),
@@ -120,11 +94,12 @@ export function filmStep(layer: Layer, school: SchoolKey): FilmStep {
 }
 
 /** Films that are there, without the plan: the small core. An unpainted passage shows its first planned coat. */
-export function coreSteps(stack: SiteStack, school: SchoolKey): FilmStep[] {
+export function coreSteps(stack: SiteStack, painting: Painting, swatches: Swatches): FilmStep[] {
+  const look = stackLook(stack, painting, swatches);
   const laid = stack.layers.filter((l) => !l.planned);
   const next = nextPlanned(stack);
   const shown = laid.some((l) => l.film.coatIds.length > 0) || !next ? laid : [...laid, next];
-  return shown.map((layer) => filmStep(layer, school));
+  return shown.map((layer) => filmStep(layer, painting.school, look));
 }
 
 export function stackState(stack: SiteStack): FilmState {

@@ -1,7 +1,6 @@
 import { BINDERS } from '@/data/binders';
 import { colourIndexOf, pigmentRow, shortPigmentName } from '@/core/cabinet';
 import type { OwnTube } from '@/core/film';
-import { mixColour } from '@/core/optics';
 import type { Painting } from '@/core/painting';
 import type { TubePart } from '@/core/film';
 
@@ -19,9 +18,6 @@ export const tubeBinder = (tube: Tube): string =>
 
 export const tubePigments = (tube: Tube): { pigment: string; parts: number }[] =>
   'own' in tube ? tube.own.pigments : [{ pigment: tube.pigment, parts: 1 }];
-
-export const tubeColour = (tube: Tube): string =>
-  mixColour(Object.fromEntries(tubePigments(tube).map((p) => [p.pigment, p.parts])));
 
 export const tubeId = (tube: Tube): string =>
   'own' in tube ? `own:${tube.own.id}` : `${tube.pigment}|${tube.binder}`;

@@ -1,5 +1,7 @@
 import { useDispatch, useSelector } from 'react-redux';
+import { swatchesOf } from '@/core/cabinet/swatches';
 import type { AirRecord, FollowedAir } from '@/core/climate';
+import type { Swatches } from '@/core/optics/composition';
 import type { AssessOptions, Painting, PaintingAssessment } from '@/core/painting';
 import type { SolveRequest } from '@/workers/protocol';
 import {
@@ -33,3 +35,5 @@ export const usePaintings = (): Painting[] => useStoreSelector(selectPaintings);
 export const useAssessment = (id: string): PaintingAssessment | null =>
   useStoreSelector((state) => selectAssessment(state, id));
 export const useAssessments = (): PaintingAssessment[] => useStoreSelector(selectAssessments);
+/** What the painter's swatches say of tubes: colours go by them on every screen. */
+export const useSwatches = (): Swatches => useStoreSelector((state) => swatchesOf(state.cabinet));

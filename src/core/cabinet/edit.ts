@@ -1,5 +1,6 @@
 import { mergeList } from '../merge-list';
 import type { Cabinet, CabinetMedium, CabinetPaint } from './schema';
+import type { Swatch } from './swatch-schema';
 
 const changed = (cabinet: Cabinet, change: Partial<Cabinet>): Cabinet => ({
   ...cabinet,
@@ -29,10 +30,21 @@ export const putMedium = (cabinet: Cabinet, medium: CabinetMedium): Cabinet =>
 export const putMediums = (cabinet: Cabinet, mediums: CabinetMedium[]): Cabinet =>
   changed(cabinet, { mediums: mediums.reduce(put, cabinet.mediums) });
 
+/** The cabinet with swatches of a paint in it. */
+export const putSwatch = (cabinet: Cabinet, swatch: Swatch): Cabinet =>
+  changed(cabinet, { swatches: put(cabinet.swatches ?? [], swatch) });
+
+/** Without them. */
+export const withoutSwatch = (cabinet: Cabinet, id: string): Cabinet =>
+  changed(cabinet, { swatches: (cabinet.swatches ?? []).filter((s) => s.id !== id) });
+
 /** Merge two descendants of one cabinet, so that two tabs that both wrote lose nothing. */
 export const mergeCabinets = (base: Cabinet, mine: Cabinet, theirs: Cabinet): Cabinet => ({
   ...mine,
   revision: Math.max(mine.revision, theirs.revision) + 1,
   paints: mergeList(base.paints, mine.paints, theirs.paints),
   mediums: mergeList(base.mediums, mine.mediums, theirs.mediums),
+  ...((mine.swatches ?? theirs.swatches) && {
+    swatches: mergeList(base.swatches ?? [], mine.swatches ?? [], theirs.swatches ?? []),
+  }),
 });

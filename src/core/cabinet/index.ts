@@ -1,4 +1,12 @@
-export { mergeCabinets, putMedium, putMediums, putPaint, putPaints } from './edit';
+export {
+  mergeCabinets,
+  putMedium,
+  putMediums,
+  putPaint,
+  putPaints,
+  putSwatch,
+  withoutSwatch,
+} from './edit';
 export { asTube, colourIndexOf, pigmentRow, shortPigmentName } from './paints';
 export { hazardOf, type Hazard } from './hazard';
 export {
@@ -13,5 +21,7 @@ export {
   type Row,
 } from './rows';
 export type { Cabinet, CabinetMedium, CabinetPaint } from './schema';
+export type { Swatch, SwatchPatch } from './swatch-schema';
+export { countingSwatch, swatchesOf } from './swatches';
 export { CABINET_SCHEMA_VERSION } from '../editions';
 export { starterCabinet } from './starter';

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { idSchema, revisionSchema } from '../id-schema';
 import { CABINET_SCHEMA_VERSION } from '../editions';
 import { mediumPartSchema, ownTubeSchema } from '../film/recipe';
+import { swatchSchema } from './swatch-schema';
 
 const TUBE_MIN_ML = 1;
 const TUBE_MAX_ML = 5000;
@@ -47,11 +48,13 @@ export const cabinetSchema = z
     revision: revisionSchema,
     paints: z.array(cabinetPaintSchema).max(2000, { error: 'At most 2000 paints.' }),
     mediums: z.array(cabinetMediumSchema).max(500, { error: 'At most 500 mediums.' }),
+    /** What the painter's own swatches said of the paints. */
+    swatches: z.array(swatchSchema).max(4000, { error: 'At most 4000 swatches.' }).optional(),
   })
   .superRefine((cabinet, ctx) => {
-    for (const list of ['paints', 'mediums'] as const) {
+    for (const list of ['paints', 'mediums', 'swatches'] as const) {
       const seen = new Set<string>();
-      cabinet[list].forEach((item, i) => {
+      cabinet[list]?.forEach((item, i) => {
         if (seen.has(item.id))
           ctx.addIssue({
             code: 'custom',

@@ -18,6 +18,7 @@ const SCHEMA_FILES = [
   'session/schema.ts',
   'session/vocabulary.ts',
   'cabinet/schema.ts',
+  'cabinet/swatch-schema.ts',
   'climate/readings-schema.ts',
   'climate/day-schema.ts',
   'drying/climate-schema.ts',
@@ -29,7 +30,7 @@ const SCHEMA_FILES = [
   'id-schema.ts',
 ];
 /** Of the schema files, comments apart, when the edition of the seal was last counted up. */
-const ACCEPTED_BY = 'fba8f71adb8525e3';
+const ACCEPTED_BY = 'a43eaf8b3e63a992';
 
 test('a schema that has changed counts the edition of the seal up', () => {
   const code = SCHEMA_FILES.map(
@@ -40,7 +41,7 @@ test('a schema that has changed counts the edition of the seal up', () => {
   ).join('\n');
   const digest = createHash('sha256').update(code).digest('hex').slice(0, 16);
   // If this fails: count SEAL_EDITION up and put the new pair here.
-  expect([SEAL_EDITION, digest]).toEqual([6, ACCEPTED_BY]);
+  expect([SEAL_EDITION, digest]).toEqual([7, ACCEPTED_BY]);
 });
 
 test('every file that says what a document may be is among them', () => {

@@ -1,15 +1,19 @@
 import type { z } from 'zod';
 import { CoreError } from '../errors';
 import { climateVerb } from './climate';
+import { colourVerb } from './colour';
 import { compatibilityVerb } from './compatibility';
 import { dryVerb } from './dry';
 import { filmVerb } from './film';
+import { glazeVerb } from './glaze';
 import { learnVerb } from './learn';
 import { mayGoOnVerb } from './may-go-on';
 import { mediumVerb } from './medium';
 import { oddsVerb, planVerb } from './plan';
 import { quantityVerb } from './quantity';
 import { repairVerb } from './repair';
+import { stringVerb } from './string';
+import { swatchVerb } from './swatch';
 import { todayVerb } from './today';
 import { transferVerb } from './transfer';
 import { unknownKey } from './unknown-keys';
@@ -75,6 +79,10 @@ export const VERBS: Record<string, Verb> = Object.fromEntries(
     todayVerb,
     planVerb,
     oddsVerb,
+    colourVerb,
+    glazeVerb,
+    stringVerb,
+    swatchVerb,
   ].map((make) => {
     const verb = make(defineVerb);
     return [verb.name, verb];

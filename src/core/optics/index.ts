@@ -1,1 +1,45 @@
-export { CLEAR_MEDIUM, mixColour } from './mix-colour';
+export { BANDS, BANDS_NM, flat, spectrumOf, type Spectrum } from './spectrum';
+export {
+  endless,
+  kOverS,
+  opaque,
+  over,
+  plateOf,
+  stackOver,
+  thicker,
+  together,
+  wedge,
+  type OpticalFilm,
+  type Plate,
+} from './films';
+export { finishOf, fresnel, innerOf, innerReflection, seen } from './surface';
+export {
+  crowding,
+  filmOfTubes,
+  groundSpectrum,
+  opticalFilm,
+  partsOfTubes,
+  pigmentSpectra,
+  type Correction,
+  type FilmParts,
+} from './pigments';
+export {
+  chromaOf,
+  de2000,
+  hueOf,
+  labOf,
+  labOfXyz,
+  valueOfLab,
+  valueOfY,
+  whiteOf,
+  xyzOf,
+  xyzOfLab,
+  yOfValue,
+  type Lab,
+  type Weights,
+  type Xyz,
+} from './colour';
+export { hexOf, labOfHex, linearOf, screenColour, type ScreenColour } from './screen';
+export { colourOf, seenUneven, streaks, type Colour } from './look';
+export { changeOf, changeWords, colourWords, hueWord, warmthOf, type ColourChange } from './words';
+export { neatFilm, opaqueLab, tablePaintOf, type OpticalPaint } from './paint';

@@ -1,6 +1,5 @@
 import { StyleSheet, View } from 'react-native';
 import { ingredientFigures, type MediumPart } from '@/core/film';
-import { CLEAR_MEDIUM } from '@/core/optics';
 import { INGREDIENTS } from '@/data/ingredients';
 import { Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
@@ -41,6 +40,9 @@ export function JarDrawing({ parts, height = 132 }: { parts: MediumPart[]; heigh
     </View>
   );
 }
+
+/** Medium in a jar: pale amber, as oil looks in glass. */
+const CLEAR_MEDIUM = '#e4cf9d';
 
 const styles = StyleSheet.create({
   row: { flexDirection: 'row', gap: space.m, alignItems: 'stretch' },

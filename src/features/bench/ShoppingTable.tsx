@@ -4,7 +4,8 @@ import type { ShoppingLine, ShoppingList } from '@/core/quantity';
 import { INGREDIENTS } from '@/data/ingredients';
 import { guardedRow } from '@/features/keep/csv-cells';
 import { saveFile } from '@/features/keep/files';
-import { tubeCodes, tubeColour, tubeName, type Tube } from '@/features/tubes';
+import { TubeSwatch } from '@/features/TubeSwatch';
+import { tubeCodes, tubeName, type Tube } from '@/features/tubes';
 import { asTube } from '@/core/cabinet';
 import { Action } from '@/ui/Action';
 import { Table, type Column, type TableRow } from '@/ui/Table';
@@ -85,7 +86,7 @@ function PaintCell({ line }: { line: ShoppingLine }) {
   const tube = tubeOf(line);
   return (
     <View style={styles.name}>
-      <View style={[styles.swatch, { backgroundColor: tubeColour(tube) }]} />
+      <TubeSwatch tube={tube} />
       <View style={{ flex: 1 }}>
         <Text>{tubeName(tube)}</Text>
         <Text size="small" tone="ink2">

@@ -4,7 +4,8 @@ import { asTube, hazardOf, type CabinetMedium, type CabinetPaint } from '@/core/
 import { BINDERS } from '@/data/binders';
 import { cabinetMediumAddress, cabinetPaintAddress } from '@/features/addresses';
 import { mediumWords } from '@/features/MediumPicker';
-import { tubeCodes, tubeColour } from '@/features/tubes';
+import { TubeSwatch } from '@/features/TubeSwatch';
+import { tubeCodes } from '@/features/tubes';
 import { ListRow } from '@/ui/ListRow';
 import { Text } from '@/ui/Text';
 import { duration } from '@/ui/time/words';
@@ -26,7 +27,7 @@ export function PaintRow({ paint, here }: { paint: CabinetPaint; here: boolean }
       label={`${paint.name}, ${tubeCodes(tube)}, ${ml} ml left: open`}
       here={here}
     >
-      <View style={[styles.swatch, { backgroundColor: tubeColour(tube) }]} />
+      <TubeSwatch tube={tube} />
       <View style={{ flex: 1 }}>
         <Text strong>{paint.name}</Text>
         <Text size="small" tone="ink2">

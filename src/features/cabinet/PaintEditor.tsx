@@ -1,8 +1,8 @@
+import { TubeSwatch } from '@/features/TubeSwatch';
 import { nanoid } from '@reduxjs/toolkit';
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import { colourIndexOf, pigmentRow, putPaint, type CabinetPaint } from '@/core/cabinet';
-import { mixColour } from '@/core/optics';
 import { BINDER_KEYS, BINDERS } from '@/data/binders';
 import { Figure, Figures } from '@/features/Figures';
 import { Hazards } from '@/features/Hazards';
@@ -97,7 +97,7 @@ function PigmentLines({ edit: { form } }: { edit: PaintEdit }) {
         const row = pigmentRow(p.pigment);
         return (
           <View key={rows.keys[i]} style={styles.line}>
-            <View style={[styles.swatch, { backgroundColor: row?.masstone_srgb }]} />
+            <TubeSwatch tube={{ pigment: p.pigment, binder: 'linseed' }} />
             <Pressable
               accessibilityRole="button"
               aria-label={`Pigment ${i + 1}: ${row?.name ?? p.pigment}, change`}
@@ -153,16 +153,7 @@ function PaintReckoned({ edit }: { edit: PaintEdit }) {
   return (
     <View accessibilityLiveRegion="polite">
       <View style={styles.line}>
-        <View
-          style={[
-            styles.swatch,
-            {
-              backgroundColor: mixColour(
-                Object.fromEntries(paint.pigments.map((p) => [p.pigment, p.parts])),
-              ),
-            },
-          ]}
-        />
+        <TubeSwatch tube={{ own: paint }} />
         <Text strong>{colourIndexOf(paint)}</Text>
       </View>
       <Figures>

@@ -4,12 +4,14 @@ import type { Painting } from '@/core/painting';
 import { SCHOOLS } from '@/core/schools';
 import { groundDrawing } from '@/features/film-view';
 import { stackSteps } from '@/features/stack-steps';
+import { useSwatches } from '@/store/hooks';
 import { FilmSection } from '@/ui/film/FilmSection';
 import { space } from '@/ui/tokens';
 import type { CoatEditor } from './useCoatEditor';
 
 /** On a wide screen: the cut through the film with the draft in it, beside the editor. */
 export function LiveSection({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
+  const swatches = useSwatches();
   const [width, setWidth] = useState(0);
   const { stack, layer } = editor.live;
   if (!stack || !layer) return null;
@@ -17,7 +19,7 @@ export function LiveSection({ editor, painting }: { editor: CoatEditor; painting
     <View style={{ marginBottom: space.l }} onLayout={(e) => setWidth(e.nativeEvent.layout.width)}>
       {width > 0 ? (
         <FilmSection
-          steps={stackSteps(stack, painting.school)}
+          steps={stackSteps(stack, painting, swatches)}
           ground={groundDrawing(painting)}
           measureName={SCHOOLS[painting.school].measureName}
           width={width}

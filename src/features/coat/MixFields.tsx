@@ -1,20 +1,14 @@
 import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
-import { mixColour } from '@/core/optics';
 import { BINDER_KEYS, BINDERS, type BinderKey } from '@/data/binders';
 import type { Painting } from '@/core/painting';
-import { useStoreSelector } from '@/store/hooks';
+import { useStoreSelector, useSwatches } from '@/store/hooks';
+import { mixColour } from '@/features/colours';
+import { TubeSwatch } from '@/features/TubeSwatch';
 import { Colours } from './Colours';
 import { SameMix } from './SameMix';
 import { Hazards } from '@/features/Hazards';
-import {
-  tubeBinder,
-  tubeCodes,
-  tubeColour,
-  tubeName,
-  tubePigments,
-  type Tube,
-} from '@/features/tubes';
+import { tubeBinder, tubeCodes, tubeName, tubePigments, type Tube } from '@/features/tubes';
 import { numberOf, useRowKeys, type NumberBinding } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -120,19 +114,14 @@ export function MixFields({ editor, painting }: { editor: CoatEditor; painting: 
 
 /** The colour of the mix by the parts typed so far: Kubelka-Munk, not an average. */
 function MixSwatch({ mix }: { mix: TubeDraft[] }) {
-  const pigments: Record<string, number> = {};
-  for (const tube of mix) {
-    const parts = numberOf(tube.parts) || 0;
-    const all = tubePigments(tube);
-    const total = all.reduce((s, p) => s + p.parts, 0) || 1;
-    for (const p of all)
-      pigments[p.pigment] = (pigments[p.pigment] ?? 0) + (parts * p.parts) / total;
-  }
+  const swatches = useSwatches();
+  const parts = mix.map((tube) => ({ ...tube, parts: numberOf(tube.parts) || 0 }));
+  const backgroundColor = mixColour(parts, swatches) ?? colour.well;
   return (
     <View
       role="img"
       aria-label="Colour of the mix, reckoned"
-      style={[styles.mixed, { backgroundColor: mixColour(pigments) }]}
+      style={[styles.mixed, { backgroundColor }]}
     />
   );
 }
@@ -151,7 +140,7 @@ function TubeLine({ tube, place, parts, onPick, onBind, onOut }: LineProps) {
   return (
     <View style={styles.line}>
       <View style={styles.what}>
-        <View style={[styles.swatch, { backgroundColor: tubeColour(tube) }]} />
+        <TubeSwatch tube={tube} />
         <Pressable
           accessibilityRole="button"
           aria-label={`Pigment ${place + 1}: ${name}, change`}

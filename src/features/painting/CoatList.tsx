@@ -2,13 +2,11 @@ import { chevronRightIcon } from '@/ui/desk-icons';
 import { useRouter } from 'expo-router';
 import { coatAddress } from '@/features/addresses';
 import { StyleSheet, View } from 'react-native';
-import { mixColour } from '@/core/optics';
-import { filmOfRecipe } from '@/core/film';
-import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { isBegun, unlaidPassages, type Coat, type Painting } from '@/core/painting';
 import { moveCoatTo } from '@/core/painting/coats';
 import { changePainting } from '@/store/actions';
-import { useStoreDispatch } from '@/store/hooks';
+import { recipeColour } from '@/features/colours';
+import { useStoreDispatch, useSwatches } from '@/store/hooks';
 import { Reorder } from '@/ui/Reorder';
 import { Action } from '@/ui/Action';
 import { Icon } from '@/ui/Icon';
@@ -53,6 +51,7 @@ export function CoatList({ painting }: { painting: Painting }) {
 }
 
 function CoatRow({ painting, coat }: { painting: Painting; coat: Coat }) {
+  const swatches = useSwatches();
   const router = useRouter();
   const unlaid = unlaidPassages(painting, coat);
   const names = (ids: string[]) =>
@@ -80,12 +79,7 @@ function CoatRow({ painting, coat }: { painting: Painting; coat: Coat }) {
       label={`${coat.name}, ${where}, ${status}: edit`}
       style={styles.row}
     >
-      <View
-        style={[
-          styles.swatch,
-          { backgroundColor: mixColour(filmOfRecipe(STUDIO_HANDBOOK, coat.recipe).pigments) },
-        ]}
-      />
+      <View style={[styles.swatch, { backgroundColor: recipeColour(coat.recipe, swatches) }]} />
       <View style={{ flex: 1 }}>
         <Text strong>{coat.name}</Text>
         <Text size="small" tone="ink2">

@@ -8,7 +8,7 @@ import { groundName, SUPPORT_NAME } from '@/features/film-view';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { sizeWords } from '@/features/units';
 import { METHODS } from '@/data/methods';
-import { useAssessment, useNow, useStoreSelector } from '@/store/hooks';
+import { useAssessment, useNow, useStoreSelector, useSwatches } from '@/store/hooks';
 import { FilmColumns } from '@/ui/film/FilmColumns';
 import { Icon } from '@/ui/Icon';
 import { BackButton } from '@/ui/Screen';
@@ -95,6 +95,7 @@ function Columns({
 }) {
   const router = useRouter();
   const [width, setWidth] = useState(0);
+  const swatches = useSwatches();
   const { painting } = assessment;
   // More than five passages do not fit a phone: the columns then scroll sideways.
   const needed = Math.max(width, assessment.passages.length * 84);
@@ -103,7 +104,7 @@ function Columns({
       {width > 0 ? (
         <ScrollView horizontal scrollEnabled={needed > width}>
           <FilmColumns
-            columns={columnsOf(assessment, now)}
+            columns={columnsOf(assessment, now, swatches)}
             ground={groundDrawing(painting)}
             width={needed}
             height={height}

@@ -9,6 +9,7 @@ import {
   stackOf,
 } from '@/core/tests/paintings';
 import { part, recipe, tube } from '@/core/tests/recipes';
+import { NO_SWATCHES } from '@/core/optics/composition';
 import { columnsOf, overall, ruleNotes, troublesOf } from './usePaintingView';
 
 const WHITE = [tube('titanium-white')];
@@ -49,12 +50,12 @@ test('what is said of the whole never stands above what the rules say, or what c
 test('a step that narrows and is let off says why', () => {
   const umber = recipe([tube('burnt-umber')], 0.3, [part('linseed-refined')], 10);
   const stained = stackOf([umber, recipe(WHITE, 0, [], 50)], [{}, { onto: 'through-dry' }]);
-  const [jars] = columnsOf(see(stained), NOW_MS);
+  const [jars] = columnsOf(see(stained), NOW_MS, NO_SWATCHES);
   expect(jars!.steps.map((s) => s.letOff)).toEqual([
     null,
     'let off, the stain below is thin and dry through',
   ]);
-  const [pinched] = columnsOf(see(notched), NOW_MS);
+  const [pinched] = columnsOf(see(notched), NOW_MS, NO_SWATCHES);
   expect(pinched!.steps.map((s) => s.letOff)).toEqual([null, null]);
 });
 
@@ -81,7 +82,7 @@ test('a spot that breaks the rule is told with its name', () => {
 });
 
 test('columns carry every film, its state, and what is due or broken', () => {
-  const [jars, wall] = columnsOf(see(half), NOW_MS);
+  const [jars, wall] = columnsOf(see(half), NOW_MS, NO_SWATCHES);
   expect(jars!.steps.map((s) => [s.name, s.state, s.broken])).toEqual([
     ['Coat 1', 'planned', false],
     ['Coat 2', 'planned', true],
@@ -93,7 +94,7 @@ test('columns carry every film, its state, and what is due or broken', () => {
 
 test('what is due follows the film', () => {
   const due = (daysAgo: number) => {
-    const [first] = columnsOf(lay(daysAgo), NOW_MS);
+    const [first] = columnsOf(lay(daysAgo), NOW_MS, NO_SWATCHES);
     return first!.due;
   };
   const lay = (daysAgo: number) =>

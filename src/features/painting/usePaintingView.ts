@@ -9,6 +9,7 @@ import { todayRow } from '@/core/today';
 import { SCHOOLS } from '@/core/schools';
 import { findingsByRule, isBroken, toldLayer, type ToldFinding } from '@/core/tell';
 import { columnWords } from '@/features/due-words';
+import type { Swatches } from '@/core/optics/composition';
 import { groundDrawing, stackState } from '@/features/film-view';
 import { stackSteps } from '@/features/stack-steps';
 import type { Column } from '@/ui/film/FilmColumns';
@@ -35,14 +36,18 @@ function troubleIn(passage: PassageAssessment, stack: SiteStack, painting: Paint
     }));
 }
 
-export function columnsOf(assessment: PaintingAssessment, nowMs: number): Column[] {
+export function columnsOf(
+  assessment: PaintingAssessment,
+  nowMs: number,
+  swatches: Swatches,
+): Column[] {
   const { painting, passages } = assessment;
   return passages.map((passage) => {
     const broken = passage.base.layers.find((l) => isBroken(l, painting.school));
     return {
       key: passage.passage.id,
       name: passage.passage.name,
-      steps: stackSteps(passage.base, painting.school),
+      steps: stackSteps(passage.base, painting, swatches),
       state: stackState(passage.base),
       due: columnWords(todayRow(assessment, passage.passage, passage.base, nowMs), nowMs),
       broken: broken ? `${broken.film.name.toLowerCase()} does not hold` : null,

@@ -9,7 +9,7 @@ import { EmptyStudio } from '@/features/frame/EmptyStudio';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { UnreadableNotices } from '@/features/keep/UnreadableNotices';
 import { sizeWords } from '@/features/units';
-import { useAssessment, useNow, usePaintings, useStoreSelector } from '@/store/hooks';
+import { useAssessment, useNow, usePaintings, useStoreSelector, useSwatches } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { FilmCore } from '@/ui/film/FilmCore';
 import { ListScreen } from '@/ui/ListScreen';
@@ -63,6 +63,7 @@ function PaintingRow({ id }: { id: string }) {
   const router = useRouter();
   const units = useStoreSelector((state) => state.studio.units);
   const assessment = useAssessment(id);
+  const swatches = useSwatches();
   const now = useNow();
   if (!assessment) return null;
   const { painting, passages } = assessment;
@@ -80,7 +81,7 @@ function PaintingRow({ id }: { id: string }) {
         {passages.map(({ passage, base }) => (
           <FilmCore
             key={passage.id}
-            steps={coreSteps(base, painting.school)}
+            steps={coreSteps(base, painting, swatches)}
             ground={groundDrawing(painting)}
             height={84}
             width={passages.length > 5 ? 18 : 26}

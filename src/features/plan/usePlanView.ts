@@ -10,6 +10,8 @@ import type { PlannedSession } from '@/core/schedule';
 import type { Step } from '@/core/schedule/steps';
 import type { StudioPlan, ToldGoal } from '@/core/schedule/studio-plan';
 import { PLAN_ODDS } from '@/data/plan';
+import type { Swatches } from '@/core/optics/composition';
+import { stackLook, type StackLook } from '@/core/painting/look';
 import { filmStep, groundDrawing } from '@/features/film-view';
 import {
   useAssessments,
@@ -17,6 +19,7 @@ import {
   useNow,
   usePaintings,
   useStoreSelector,
+  useSwatches,
 } from '@/store/hooks';
 import type { LaneBand } from '@/ui/time/FilmLane';
 import type { BandDay, BandSession } from '@/ui/time/WeeksBand';
@@ -67,8 +70,8 @@ export interface PlanView {
   stepOf(workId: string): Step | null;
 }
 
-const bandOf = (film: LaneFilm, school: Painting['school']): LaneBand => {
-  const step = filmStep(film.layer, school);
+const bandOf = (film: LaneFilm, school: Painting['school'], look: StackLook): LaneBand => {
+  const step = filmStep(film.layer, school, look);
   return {
     key: film.key,
     colour: step.colour,
@@ -126,6 +129,7 @@ function paintingView(
   plan: StudioPlan,
   air: Parameters<typeof laneOf>[5],
   names: Names,
+  swatches: Swatches,
 ): PaintingPlanView {
   const { painting } = assessment;
   const planning = painting.planning ?? USUAL_DEADLINE;
@@ -152,11 +156,12 @@ function paintingView(
     lanes: assessment.passages.map((p): LaneView => {
       const films = laneOf(p, steps, endOf, works, STUDIO_HANDBOOK.constants, air);
       const step = steps.find((s) => s.passageIds.includes(p.passage.id)) ?? null;
+      const look = stackLook(p.base, painting, swatches);
       return {
         passageId: p.passage.id,
         name: p.passage.name,
         films,
-        bands: films.map((f) => bandOf(f, painting.school)),
+        bands: films.map((f) => bandOf(f, painting.school, look)),
         next: step && {
           step,
           startMs: planned.get(step.workIds[0]!)?.startMs ?? null,
@@ -170,6 +175,7 @@ function paintingView(
 /** The plan as it is drawn and said. Null until the first plan is there. */
 export function usePlanView(weeks: number, labels: number): PlanView | null {
   const nowMs = useNow();
+  const swatches = useSwatches();
   const assessments = useAssessments();
   const { climate, air } = useAssessOptions();
   const latitudeDeg = useStoreSelector((state) => state.studio.latitudeDeg);
@@ -212,7 +218,7 @@ export function usePlanView(weeks: number, labels: number): PlanView | null {
           pinned: s.works.some((w) => w.pinned),
           name: sessionName(s, nowMs, names.nameOf),
         })),
-      paintings: assessments.map((a) => paintingView(a, plan, through, names)),
+      paintings: assessments.map((a) => paintingView(a, plan, through, names, swatches)),
       impossible: [
         ...plan.plan.impossible.map((x) =>
           impossibleWords(x, names.nameOf, nowMs, PLAN_ODDS.slotMinutes),
@@ -224,7 +230,7 @@ export function usePlanView(weeks: number, labels: number): PlanView | null {
       ),
       ...names,
     };
-  }, [plan, nowMs, assessments, climate, air, fromMs, toMs, light, names]);
+  }, [plan, nowMs, assessments, climate, air, fromMs, toMs, light, names, swatches]);
   // Of the view before, what still says the same is kept, so that it need not be drawn anew.
   const [shown, setShown] = useState<{ of: PlanView | null; view: PlanView | null }>({
     of: null,

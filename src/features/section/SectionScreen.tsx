@@ -6,7 +6,7 @@ import { stackSteps } from '@/features/stack-steps';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { sizeWords } from '@/features/units';
 import { SCHOOLS } from '@/core/schools';
-import { useStoreSelector } from '@/store/hooks';
+import { useStoreSelector, useSwatches } from '@/store/hooks';
 import { FilmCore } from '@/ui/film/FilmCore';
 import { FilmSection } from '@/ui/film/FilmSection';
 import { BackButton } from '@/ui/Screen';
@@ -61,6 +61,7 @@ function Said({ view }: { view: SectionView }) {
 function Head({ view }: { view: SectionView }) {
   const router = useRouter();
   const units = useStoreSelector((state) => state.studio.units);
+  const swatches = useSwatches();
   const { painting } = view;
   return (
     <View>
@@ -89,7 +90,7 @@ function Head({ view }: { view: SectionView }) {
               here={passage.id === view.passage.passage.id && view.spotName === null}
               core={
                 <FilmCore
-                  steps={coreSteps(base, painting.school)}
+                  steps={coreSteps(base, painting, swatches)}
                   ground={groundDrawing(painting)}
                   height={52}
                   width={22}
@@ -112,7 +113,7 @@ function Head({ view }: { view: SectionView }) {
               here={spot.site.spotName === view.spotName}
               core={
                 <FilmCore
-                  steps={coreSteps(spot, painting.school)}
+                  steps={coreSteps(spot, painting, swatches)}
                   ground={groundDrawing(painting)}
                   height={52}
                   width={12}
@@ -156,6 +157,7 @@ function Tab({
 
 function Cut({ view, height, maxWidth }: { view: SectionView; height: number; maxWidth: number }) {
   const [width, setWidth] = useState(0);
+  const swatches = useSwatches();
   const { painting, stack } = view;
   return (
     <View
@@ -164,7 +166,7 @@ function Cut({ view, height, maxWidth }: { view: SectionView; height: number; ma
     >
       {width > 0 ? (
         <FilmSection
-          steps={stackSteps(stack, painting.school)}
+          steps={stackSteps(stack, painting, swatches)}
           ground={groundDrawing(painting)}
           measureName={SCHOOLS[painting.school].measureName}
           width={width}

@@ -13,8 +13,6 @@ import {
   type Session,
   type Work,
 } from '@/core/session';
-import { filmOfRecipe } from '@/core/film';
-import { mixColour } from '@/core/optics';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { changeSession } from '@/store/actions';
 import { nowIso } from '@/store/clock';
@@ -24,17 +22,15 @@ import {
   usePaintings,
   useStoreDispatch,
   useStoreSelector,
+  useSwatches,
 } from '@/store/hooks';
+import { recipeColour } from '@/features/colours';
 import { Action } from '@/ui/Action';
 import { Heading, Text } from '@/ui/Text';
 import { about } from '@/ui/time/words';
 import { colour, space } from '@/ui/tokens';
 import { PremixSheet } from './PremixSheet';
 import { useSessions } from './useSession';
-
-/** The colour of a recipe; paint is data. */
-export const recipeColour = (recipe: Parameters<typeof filmOfRecipe>[1]): string =>
-  mixColour(filmOfRecipe(STUDIO_HANDBOOK, recipe).pigments as Record<string, number>);
 
 const DAY_MS = 86_400_000;
 
@@ -104,6 +100,7 @@ export function PalettePart({ session, running }: { session: Session; running: W
 }
 
 function MixRow({ mix, sessionId }: { mix: PaletteMix; sessionId: string }) {
+  const swatches = useSwatches();
   const dispatch = useStoreDispatch();
   const nowMs = useNow();
   const options = useAssessOptions();
@@ -129,7 +126,7 @@ function MixRow({ mix, sessionId }: { mix: PaletteMix; sessionId: string }) {
           width: 26,
           height: 26,
           borderRadius: 13,
-          backgroundColor: recipeColour(mix.recipe),
+          backgroundColor: recipeColour(mix.recipe, swatches),
           borderWidth: 1,
           borderColor: colour.ink2,
         }}

@@ -15,7 +15,13 @@ import { PutDownSheet } from '@/features/record/PutDownSheet';
 import { LayDialog } from '@/features/record/LayDialog';
 import { useText } from '@/forms/useText';
 import { changeSession } from '@/store/actions';
-import { useNow, usePainting, useStoreDispatch, useStoreSelector } from '@/store/hooks';
+import {
+  useNow,
+  usePainting,
+  useStoreDispatch,
+  useStoreSelector,
+  useSwatches,
+} from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Field } from '@/ui/Field';
 import { Problem } from '@/ui/Says';
@@ -27,7 +33,8 @@ import { colour, space } from '@/ui/tokens';
 import { AddWork } from './AddWork';
 import { AtWork } from './AtWork';
 import { EndSheet } from './EndSheet';
-import { PalettePart, recipeColour } from './PalettePart';
+import { recipeColour } from '@/features/colours';
+import { PalettePart } from './PalettePart';
 import { PhotoPart } from './PhotoPart';
 import { ShareOutSheet } from './ShareOutSheet';
 import { TimeBoxBar } from './TimeBoxBar';
@@ -112,6 +119,7 @@ function Running({ session }: { session: Session }) {
 
 function Head({ session, now, onEnd }: { session: Session; now: number; onEnd: () => void }) {
   const dispatch = useStoreDispatch();
+  const swatches = useSwatches();
   const [width, setWidth] = useState(0);
   const paused = isPaused(session);
   const elapsed = sessionMinutes(session, now);
@@ -123,7 +131,7 @@ function Head({ session, now, onEnd }: { session: Session; now: number; onEnd: (
       key: work.id,
       worked,
       planned: work.plannedMinutes ?? 0,
-      paint: coat ? recipeColour(coat.recipe) : colour.well,
+      paint: coat ? recipeColour(coat.recipe, swatches) : colour.well,
     };
   });
   return (

@@ -5,6 +5,7 @@ import { useRouter } from 'expo-router';
 import { passageAddress } from '@/features/addresses';
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { useSwatches } from '@/store/hooks';
 import type { TodayCluster, TodayRow } from '@/core/today';
 import { coreSteps, groundDrawing } from '@/features/film-view';
 import { FilmCore } from '@/ui/film/FilmCore';
@@ -81,6 +82,7 @@ export function TodayRowView({ cluster, nowMs }: { cluster: TodayCluster; nowMs:
   const router = useRouter();
   const [width, setWidth] = useState(0);
   const nameSpace = useNameWidth();
+  const swatches = useSwatches();
   const names = cluster.whole ? 'whole surface' : cluster.passages.map((p) => p.name).join(', ');
   const name = row.spotName ? `${names}: ${row.spotName}` : names;
   const words = rowWords(row, nowMs);
@@ -93,7 +95,7 @@ export function TodayRowView({ cluster, nowMs }: { cluster: TodayCluster; nowMs:
     >
       <View style={[styles.name, { width: nameSpace - space.m }]}>
         <FilmCore
-          steps={coreSteps(row.stack, row.painting.school)}
+          steps={coreSteps(row.stack, row.painting, swatches)}
           ground={groundDrawing(row.painting)}
           height={58}
           width={32}

@@ -1,6 +1,8 @@
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { coreSteps, filmStep, groundDrawing } from '@/features/film-view';
+import { useSwatches } from '@/store/hooks';
+import { stackLook } from '@/core/painting/look';
+import { coreSteps, groundDrawing } from '@/features/film-view';
 import { FilmCore } from '@/ui/film/FilmCore';
 import { StateTag } from '@/ui/film/StateSwatch';
 import { Action } from '@/ui/Action';
@@ -27,6 +29,7 @@ export function TouchScreen({
 }) {
   const view = useTouch({ painting, passage });
   const wide = useWide();
+  const swatches = useSwatches();
   const { chosen } = view;
   if (!chosen)
     return (
@@ -53,7 +56,7 @@ export function TouchScreen({
           <FingerSlabs
             value={view.finding}
             onChange={view.find}
-            paint={filmStep(chosen.top, chosen.painting.school).colour}
+            paint={stackLook(chosen.stack, chosen.painting, swatches).now.screen.hex}
           />
           {view.finding === 'nail-hard' || view.finding === 'touch-dry' ? (
             <Tick
@@ -97,6 +100,7 @@ function Passages({ view, chosen, wide }: { view: TouchView; chosen: Touchable; 
   const [more, setMore] = useState(0);
   const shown = view.list.slice(0, (wide ? AT_ONCE_WIDE : AT_ONCE) + more);
   const left = view.list.length - shown.length;
+  const swatches = useSwatches();
   const all = more > 0;
   const showMore =
     left > 0 ? (
@@ -120,7 +124,7 @@ function Passages({ view, chosen, wide }: { view: TouchView; chosen: Touchable; 
           style={[styles.tab, t.key === chosen.key && styles.tabHere]}
         >
           <FilmCore
-            steps={coreSteps(t.stack, t.painting.school)}
+            steps={coreSteps(t.stack, t.painting, swatches)}
             ground={groundDrawing(t.painting)}
             height={40}
             width={18}

@@ -1,0 +1,273 @@
+import { D65_2 } from '@/data/cie';
+import { FINISH_SHARE, GLAZE_SEARCH, OPTICS, type Finish } from '@/data/optics';
+import { binderTail } from './pigments';
+import { de2000, de2000Parts, labOfXyz, whiteOf, type Lab } from './colour';
+import { leastSquares } from './least-squares';
+import { depthOf, type OpticalPaint, type PaintDepth } from './paint';
+import { BANDS, type Spectrum } from './spectrum';
+
+/** What a coat may be: thickness and strength inside the rules that the caller knows. */
+export interface GlazeLimits {
+  leastUm: number;
+  mostUm: number;
+  /** Thickness that the painter would lay; thinner or thicker only where it must be. */
+  usualUm: number;
+  /** Share of the dry film that is tube paint: at least what the cap on medium leaves, at most what the school's fatness asks. */
+  leastTube: number;
+  mostTube: number;
+}
+
+export interface GlazeTask {
+  paints: readonly OpticalPaint[];
+  /** A thought added to the cost of a paint: caution, slow drying, not on the palette; DE2000 squared. */
+  dislike?: readonly number[];
+  /** Inner reflectance beneath; null: laid opaque, as body colour. */
+  below: Spectrum | null;
+  wanted: Lab;
+  finish: Finish;
+  /** Coefficient of variation of the thickness of a glaze; even when absent. */
+  uneven?: number;
+  limits: GlazeLimits;
+  mostPaints?: 1 | 2 | 3;
+}
+
+export interface GlazeAnswer {
+  /** Index of each paint and its amount: um of tube paint in a glaze, share of the mix in an opaque coat. */
+  paints: { index: number; um: number }[];
+  thicknessUm: number;
+  lab: Lab;
+  de: number;
+}
+
+export interface GlazeFound {
+  /** Best first, of different sets of paints. */
+  answers: GlazeAnswer[];
+  /** Whether the best passes for the wanted colour. */
+  reached: boolean;
+  stopped: boolean;
+  looked: number;
+}
+
+const { surfaceOuter: K1, surfaceInner: K2 } = OPTICS;
+const WHITE = whiteOf(D65_2);
+const binderK = binderTail('linseed');
+
+/** A film of one band over what is below it, by one exponential. */
+function glazed(k: number, s: number, below: number): number {
+  const x = Math.sqrt(k * (k + 2 * s)) + 1e-9;
+  const e = Math.exp(-x);
+  const scale = x / (1 - e * e);
+  const d = scale * (1 + e * e) + k + s;
+  const r0 = s / d;
+  const t = (2 * scale * e) / d;
+  return r0 + (t * t * below) / (1 - r0 * below);
+}
+
+/** Looks at mixtures of a set of paints, as fast as it goes: one exponential a band, no arrays made. */
+class Look {
+  private readonly depths: PaintDepth[];
+  private readonly glare: number;
+  looked = 0;
+
+  constructor(private readonly task: GlazeTask) {
+    this.depths = task.paints.map(depthOf);
+    this.glare = FINISH_SHARE[task.finish] * K1;
+  }
+
+  /** Thickness that so much tube paint is laid in; and the factor that makes it fit where it is too much for any. */
+  thickness(tubeUm: number): { um: number; fit: number } {
+    const { leastUm, mostUm, usualUm, leastTube, mostTube } = this.task.limits;
+    const least = Math.max(leastUm, tubeUm / mostTube);
+    if (least > mostUm) return { um: mostUm, fit: (mostUm * mostTube) / tubeUm };
+    const most = Math.max(least, Math.min(mostUm, tubeUm / leastTube));
+    return { um: Math.min(most, Math.max(least, usualUm)), fit: 1 };
+  }
+
+  private outside(r: number): number {
+    return this.glare + ((1 - K1) * (1 - K2) * r) / (1 - K2 * r);
+  }
+
+  lab(set: readonly number[], um: ArrayLike<number>): Lab {
+    this.looked += 1;
+    const { below } = this.task;
+    const tubeUm = sumOf(um);
+    const { um: h, fit } = below ? this.thickness(tubeUm) : { um: tubeUm, fit: 1 };
+    let phi = 0;
+    let solids = 0;
+    set.forEach((p, j) => {
+      phi += um[j]! * fit * this.depths[p]!.phi;
+      solids += um[j]! * fit * this.depths[p]!.solids;
+    });
+    const crowd = 1 / (1 + (phi / h / OPTICS.crowdingPhi) ** 2);
+    const clear = Math.max(0, h - solids);
+    const cv = below ? (this.task.uneven ?? 0) : 0;
+    let x = 0;
+    let y = 0;
+    let z = 0;
+    for (let i = 0; i < BANDS; i++) {
+      let k = clear * binderK[i]!;
+      let s = 0;
+      for (let j = 0; j < set.length; j++) {
+        const depth = this.depths[set[j]!]!;
+        const a = um[j]! * fit;
+        k += a * depth.k[i]!;
+        s += a * (depth.s[i]! + crowd * depth.crowded[i]!);
+      }
+      let v: number;
+      if (!below) {
+        const q = k / (s + 1e-12);
+        v = this.outside(1 / (1 + q + Math.sqrt(q * q + 2 * q)));
+      } else if (cv === 0) v = this.outside(glazed(k, s, below[i]!));
+      else
+        v =
+          (this.outside(glazed(k * (1 - cv), s * (1 - cv), below[i]!)) +
+            this.outside(glazed(k * (1 + cv), s * (1 + cv), below[i]!))) /
+          2;
+      x += v * D65_2.X[i]!;
+      y += v * D65_2.Y[i]!;
+      z += v * D65_2.Z[i]!;
+    }
+    return labOfXyz([x, y, z], WHITE);
+  }
+}
+
+const sumOf = (um: ArrayLike<number>): number => {
+  let sum = 0;
+  for (let i = 0; i < um.length; i++) sum += um[i]!;
+  return sum;
+};
+
+const logSteps = (n: number, from: number, to: number): number[] =>
+  Array.from({ length: n }, (_, i) => from * (to / from) ** (n === 1 ? 0.5 : i / (n - 1)));
+
+interface Start {
+  set: number[];
+  um: number[];
+  cost: number;
+}
+
+/** Every way to take `size` of `from`. */
+function setsOf(from: number[], size: number): number[][] {
+  if (size === 0) return [[]];
+  return from.flatMap((first, i) =>
+    setsOf(from.slice(i + 1), size - 1).map((rest) => [first, ...rest]),
+  );
+}
+
+/** Every combination of amounts. */
+const amountsOf = (steps: number[], size: number): number[][] =>
+  size === 0
+    ? [[]]
+    : amountsOf(steps, size - 1).flatMap((rest) => steps.map((step) => [...rest, step]));
+
+/** Amounts to begin with: on a log scale; of an opaque mix only their ratio counts, so its first part stays one. */
+function amountsFor(opaque: boolean, size: number): number[][] {
+  const { leastUm, mostUm, singles, pairs, triples } = GLAZE_SEARCH;
+  const n = [singles, pairs, triples][size - 1]!;
+  if (!opaque) return amountsOf(logSteps(n, leastUm, mostUm), size);
+  if (size === 1) return [[1]];
+  return amountsOf(logSteps(2 * n, 0.02, 50), size - 1).map((rest) => [1, ...rest]);
+}
+
+/**
+ * Which paints, how much of each, bring what lies beneath nearest to a wanted colour; at most three paints. Every single
+ * paint, every pair and triples of the best are begun on a grid, and the best of each size polished by least squares on
+ * the three differences of CIEDE2000: a colour near grey has several ways to it, and one start finds one.
+ * A glaze is solved for um of tube paint; thickness and medium follow from the limits, for while scattering is weak they
+ * trade freely. White crowds by the film that comes of it.
+ * @param watch told how far it is, 0 to 1; true ends the search with the best so far
+ */
+export function searchGlaze(task: GlazeTask, watch?: (share: number) => boolean): GlazeFound {
+  const look = new Look(task);
+  const all = task.paints.map((_, i) => i);
+  const opaque = task.below === null;
+  const most = task.mostPaints ?? 3;
+  const cost = (set: readonly number[], de: number): number =>
+    de * de +
+    GLAZE_SEARCH.perPigment * (set.length - 1) ** 2 +
+    set.reduce((sum, p) => sum + (task.dislike?.[p] ?? 0), 0);
+  let stopped = false;
+  const polished: Start[] = [];
+  const begin = (sets: number[][], size: number, from: number, to: number): Start[] => {
+    const amounts = amountsFor(opaque, size);
+    const starts: Start[] = [];
+    for (const [n, set] of sets.entries()) {
+      if (n % GLAZE_SEARCH.askEvery === 0 && watch?.(from + ((to - from) * n) / sets.length))
+        stopped = true;
+      if (stopped) break;
+      let best: Start | null = null;
+      for (const um of amounts) {
+        const its = cost(set, de2000(look.lab(set, um), task.wanted));
+        if (!best || its < best.cost) best = { set, um, cost: its };
+      }
+      if (best) starts.push(best);
+    }
+    starts.sort((a, b) => a.cost - b.cost);
+    for (const start of starts.slice(0, GLAZE_SEARCH.polished)) polished.push(polish(start));
+    return starts;
+  };
+  const polish = ({ set, um, cost: before }: Start): Start => {
+    const { at } = leastSquares(
+      (x) => {
+        const { dL, dC, dH } = de2000Parts(look.lab(set, x.map(Math.exp)), task.wanted);
+        return Float64Array.of(dL, dC, dH);
+      },
+      um.map(Math.log),
+      { steps: GLAZE_SEARCH.polishSteps, step: 1e-4 },
+    );
+    const better = Array.from(at, Math.exp);
+    const its = cost(set, de2000(look.lab(set, better), task.wanted));
+    return its < before ? { set, um: better, cost: its } : { set, um, cost: before };
+  };
+  begin(setsOf(all, 1), 1, 0, 0.05);
+  if (most >= 2 && !stopped) {
+    const pairs = begin(setsOf(all, 2), 2, 0.05, 0.5);
+    if (most >= 3 && !stopped) {
+      const good: number[] = [];
+      for (const { set } of pairs)
+        for (const p of set)
+          if (!good.includes(p) && good.length < GLAZE_SEARCH.triplesFrom) good.push(p);
+      begin(setsOf(good, 3), 3, 0.5, 1);
+    }
+  }
+  return { ...tell(polished, look, task), stopped, looked: look.looked };
+}
+
+/** Of the polished starts the best of different paints, without what cannot be measured out. */
+function tell(
+  starts: Start[],
+  look: Look,
+  task: GlazeTask,
+): Pick<GlazeFound, 'answers' | 'reached'> {
+  const seenSets = new Set<string>();
+  const answers: GlazeAnswer[] = [];
+  for (const { set, um } of starts.sort((a, b) => a.cost - b.cost)) {
+    const total = sumOf(um);
+    const kept = set
+      .map((index, j) => ({ index, um: um[j]! }))
+      .filter((part) => part.um / total >= GLAZE_SEARCH.leastShare);
+    const key = kept
+      .map((part) => part.index)
+      .sort((a, b) => a - b)
+      .join(',');
+    if (seenSets.has(key)) continue;
+    seenSets.add(key);
+    const indices = kept.map((part) => part.index);
+    const lab = look.lab(
+      indices,
+      kept.map((part) => part.um),
+    );
+    const tube = sumOf(kept.map((part) => part.um));
+    const { um: thicknessUm, fit } = task.below
+      ? look.thickness(tube)
+      : { um: task.limits.usualUm, fit: 1 / tube };
+    answers.push({
+      paints: kept.map((part) => ({ index: part.index, um: part.um * fit })),
+      thicknessUm,
+      lab,
+      de: de2000(lab, task.wanted),
+    });
+    if (answers.length === GLAZE_SEARCH.told) break;
+  }
+  return { answers, reached: (answers[0]?.de ?? Infinity) < OPTICS.unreachableDe };
+}
