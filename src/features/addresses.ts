@@ -12,3 +12,6 @@ export const cabinetMediumAddress = (id: string) => `/cabinet/mediums/${part(id)
 export const touchAddress = (id: string, passageId: string) =>
   `/touch?painting=${part(id)}&passage=${part(passageId)}` as const;
 export const sessionAddress = (id: string) => `/log/${part(id)}` as const;
+/** The glaze bench, over a passage, with the mix of one of its coats. */
+export const glazeAddress = (id: string, passageId: string, coatId?: string) =>
+  `/bench/glaze?painting=${part(id)}&passage=${part(passageId)}${coatId ? `&coat=${part(coatId)}` : ''}` as const;

@@ -69,6 +69,7 @@ export const stringVerb = (define: DefineVerb) =>
             lightness: z.number(),
             chroma: z.number(),
             hue: z.number(),
+            turnedTo: z.string().nullable(),
             warmth: z.number(),
           }),
           back: z.array(

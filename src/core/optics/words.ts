@@ -23,6 +23,8 @@ export interface ColourChange {
   chroma: number;
   /** Degrees, -180 to 180; 0 where either is neutral. */
   hue: number;
+  /** What its hue has turned to, where it is called otherwise now; null where it is not. */
+  turnedTo: string | null;
   warmth: number;
 }
 
@@ -36,6 +38,7 @@ export function changeOf(from: Lab, to: Lab): ColourChange {
     lightness: to[0] - from[0],
     chroma: chromaOf(to) - chromaOf(from),
     hue: turns ? ((hueOf(to) - hueOf(from) + 540) % 360) - 180 : 0,
+    turnedTo: turns && hueWord(from) !== hueWord(to) ? hueWord(to) : null,
     warmth: warmthOf(to) - warmthOf(from),
   };
 }
@@ -65,6 +68,7 @@ export function changeWords(change: ColourChange): string {
     if (Math.abs(size) >= STEP_WORDS[0]![0])
       parts.push(`${word} ${size > 0 ? more : less}`.replace('clearly ', ''));
   };
+  if (change.turnedTo) parts.push(`turns ${change.turnedTo}`);
   step(change.warmth, 'warmer', 'cooler');
   step(change.chroma, 'more colourful', 'duller');
   return parts.length === 0 ? 'no change that shows' : parts.join(', ');

@@ -104,6 +104,12 @@ function layerLook(below: FilmLook, layer: Layer, swatches: Swatches): FilmLook 
   return lookOf(inner, finish, own, labOf(seenNow));
 }
 
+/** What a film of a stack goes over, as it looks. */
+export const belowOf = (stack: SiteStack, layer: Layer, look: StackLook): FilmLook => {
+  const lower = stack.layers[stack.layers.indexOf(layer) - 1];
+  return (lower && look.films.get(lower.film.key)) ?? look.ground;
+};
+
 const walk = rememberLast(
   'stack looks',
   (

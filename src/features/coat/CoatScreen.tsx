@@ -12,6 +12,7 @@ import { Tick } from '@/ui/Tick';
 import { Screen } from '@/ui/Screen';
 import { Split, useWide } from '@/ui/Split';
 import { colour, space } from '@/ui/tokens';
+import { CoatColours } from './CoatColours';
 import { withColours } from './draft';
 import { LayingFields } from './LayingFields';
 import { LivePanel, LiveStrip } from './LivePanel';
@@ -103,12 +104,13 @@ function Editor({
         <MaterialFields editor={editor} />
         {draft.recipe.material === undefined ? (
           <>
-            <MixFields editor={editor} painting={painting} />
+            <MixFields editor={editor} of={{ editor, painting }} />
             <MediumFields editor={editor} />
           </>
         ) : null}
         <LayingFields editor={editor} painting={painting} />
         {wide ? null : <LivePanel editor={editor} painting={painting} />}
+        {wide ? null : <CoatColours editor={editor} painting={painting} />}
         {isNew ? null : (
           <PlanActions
             painting={painting}
@@ -127,6 +129,8 @@ function Editor({
         <>
           <LiveSection editor={editor} painting={painting} />
           <LivePanel editor={editor} painting={painting} />
+          <View style={{ height: space.xl }} />
+          <CoatColours editor={editor} painting={painting} />
         </>
       }
     >

@@ -10,12 +10,12 @@ import { Notice } from '@/ui/Notice';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
-import type { CoatEditor } from './useCoatEditor';
+import type { RecipeEditor } from './recipe-editor';
 
 const USUAL_SHARE = 0.1;
 
 /** The medium in parts, and its share of the whole. */
-export function MediumFields({ editor }: { editor: CoatEditor }) {
+export function MediumFields({ editor }: { editor: RecipeEditor }) {
   const { form, setRecipe } = editor;
   const { mix, medium, mediumShare, mediumName } = editor.draft.recipe;
   const [picking, setPicking] = useState(false);
@@ -28,10 +28,11 @@ export function MediumFields({ editor }: { editor: CoatEditor }) {
         : {};
   // Once it is changed it is no longer the one of the cabinet.
   const change = (lines: IngredientDraft[]) =>
-    form.set((d) => {
-      const { mediumName: _name, ...recipe } = d.recipe;
-      return { ...d, recipe: { ...recipe, medium: lines, ...shareFor(lines) } };
-    });
+    editor.changeRecipe(({ mediumName: _name, ...recipe }) => ({
+      ...recipe,
+      medium: lines,
+      ...shareFor(lines),
+    }));
   const take = (chosen: CabinetMedium) => {
     const lines = byVolume(chosen.parts, chosen.by);
     setRecipe({ medium: lines, mediumName: chosen.name, ...shareFor(lines) });

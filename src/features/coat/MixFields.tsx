@@ -19,6 +19,7 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space, TARGET } from '@/ui/tokens';
 import { tubesOf, type TubeDraft } from './draft';
+import type { RecipeEditor } from './recipe-editor';
 import { PaintPicker } from '@/features/PaintPicker';
 import type { CoatEditor } from './useCoatEditor';
 
@@ -29,7 +30,14 @@ const lastBinder = (mix: TubeDraft[], usual: BinderKey) => {
 };
 
 /** The tubes of the mix and their parts. */
-export function MixFields({ editor, painting }: { editor: CoatEditor; painting: Painting }) {
+export function MixFields({
+  editor,
+  of = null,
+}: {
+  editor: RecipeEditor;
+  /** The coat it belongs to, where it is one: then it may hold several colours, and take another coat's mix. */
+  of?: { editor: CoatEditor; painting: Painting } | null;
+}) {
   const usual = useStoreSelector((s) => s.studio.binder ?? 'linseed');
   const { form, setRecipe } = editor;
   const { colours } = editor.draft.recipe;
@@ -64,7 +72,7 @@ export function MixFields({ editor, painting }: { editor: CoatEditor; painting: 
         <Heading style={{ flex: 1 }}>Mix, in parts</Heading>
         <MixSwatch mix={mix} />
       </View>
-      <Colours editor={editor} at={active ?? 0} onChoose={setAt} />
+      {of ? <Colours editor={of.editor} at={active ?? 0} onChoose={setAt} /> : null}
       {mix.map((tube, i) => (
         <TubeLine
           key={rows.keys[i]}
@@ -80,7 +88,7 @@ export function MixFields({ editor, painting }: { editor: CoatEditor; painting: 
         />
       ))}
       {mixProblem ? <Notice tone="refusal">{mixProblem}</Notice> : null}
-      <SameMix editor={editor} painting={painting} />
+      {of ? <SameMix editor={of.editor} painting={of.painting} /> : null}
       <Action
         title="Add a paint"
         onPress={() => setPicking('new')}

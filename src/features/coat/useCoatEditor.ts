@@ -152,6 +152,7 @@ export interface CoatEditor {
   /** Change some of its fields; `field` names what was changed, for undo. */
   set(change: Partial<CoatDraft>, field?: string): void;
   setRecipe(change: Partial<CoatDraft['recipe']>, field?: string): void;
+  changeRecipe(change: (recipe: CoatDraft['recipe']) => CoatDraft['recipe']): void;
   /** Its recipe as something that is laid as it comes; what it was mixed from is remembered. */
   asMaterial(material: MaterialKey, thicknessUm: Thickness): CoatDraft['recipe'];
   /** Its recipe as paint: as it is, or as it was mixed before. */
@@ -215,6 +216,7 @@ export function useCoatEditor(
     set: (change, field) => form.set((d) => ({ ...d, ...change }), field),
     setRecipe: (change, field) =>
       form.set((d) => ({ ...d, recipe: { ...d.recipe, ...change } }), field),
+    changeRecipe: (change) => form.set((d) => ({ ...d, recipe: change(d.recipe) })),
     asMaterial(material, thicknessUm) {
       if (draft.recipe.material === undefined) setPaintBefore(paintPartOf(draft.recipe));
       return asMaterial(thicknessUm, material);

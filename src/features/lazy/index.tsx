@@ -76,6 +76,9 @@ export const CabinetScreen = onDemand(
 export const CoatScreen = onDemand(
   async () => (await import('@/features/coat/CoatScreen')).CoatScreen,
 );
+export const GlazeScreen = onDemand(
+  async () => (await import('@/features/glaze/GlazeScreen')).GlazeScreen,
+);
 export const GridScreen = onDemand(
   async () => (await import('@/features/bench/GridScreen')).GridScreen,
 );

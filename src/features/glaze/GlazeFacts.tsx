@@ -1,0 +1,87 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { OPTICS } from '@/data/optics';
+import { de2000, valueOfLab } from '@/core/optics';
+import { benchFacts, coatPlans, type BenchFacts } from '@/core/optics/glaze-bench';
+import { Heading, Text } from '@/ui/Text';
+import { Table } from '@/ui/Table';
+import { duration } from '@/ui/time/words';
+import { space } from '@/ui/tokens';
+import type { Glaze } from './useGlaze';
+
+const um = (value: number): string => `${value < 10 ? value.toFixed(1) : value.toFixed(0)} µm`;
+const coats = (n: number): string => (n === 1 ? 'one coat' : `${n} coats`);
+
+function coverWords({ cover }: BenchFacts): string {
+  if (cover.passes === null) return 'Fifty such coats do not cover: what is below always shows.';
+  const same = cover.same === null ? '' : `; told apart by nobody after ${coats(cover.same)}`;
+  return `${coats(cover.passes)[0]!.toUpperCase()}${coats(cover.passes).slice(1)} cover the darkest and the lightest of these alike${same}.`;
+}
+
+/** What else the coat does: covers, lets a line through, streaks; in one go or in several. */
+export function GlazeFacts({ glaze }: { glaze: Glaze }) {
+  const { film, undertones, um: thickness, recipe, chosen } = glaze;
+  const facts = useMemo(
+    () =>
+      film &&
+      benchFacts(film, thickness, undertones[chosen]!.inner, undertones, {
+        finish: 'oil-gloss',
+        cv: OPTICS.cvSoftBrush,
+      }),
+    [film, thickness, undertones, chosen],
+  );
+  const plans = useMemo(() => (recipe ? coatPlans(recipe, thickness) : []), [recipe, thickness]);
+  if (!facts) return null;
+  const streaky = de2000(facts.streaks.thin, facts.streaks.thick);
+  const [thin, thick] = facts.between;
+  return (
+    <View style={{ gap: space.s }}>
+      <Heading level={2}>The same thickness, other days</Heading>
+      <Table
+        name="One coat or several"
+        columns={[
+          { head: 'laid as' },
+          { head: 'each', width: 72 },
+          { head: 'touch-dry after', width: 120 },
+        ]}
+        rows={plans.map((plan) => ({
+          key: String(plan.coats),
+          cells: [
+            plan.coats === 1 ? 'one coat, wiped back' : coats(plan.coats),
+            um(plan.um),
+            duration(plan.days),
+          ],
+        }))}
+      />
+      <Text size="small" tone="ink2">
+        One colour, whichever way, while nothing is wiped off or disturbed. Days at 20 °C and 50 %.
+      </Text>
+      <Heading level={2}>What it covers</Heading>
+      <Text>{coverWords(facts)}</Text>
+      <Text>
+        {facts.line.shows
+          ? 'A charcoal line of half a millimetre still shows from arm’s length.'
+          : 'A charcoal line of half a millimetre no longer shows from arm’s length.'}
+      </Text>
+      {facts.veilWarmth < -1.5 ? (
+        <Text>
+          {`Over the darkest it is a veil: it turns the place ${facts.veilWarmth < -8 ? 'strongly' : facts.veilWarmth < -4 ? 'clearly' : 'slightly'} cooler.`}
+        </Text>
+      ) : null}
+      <Heading level={2}>How sure</Heading>
+      <Text>
+        {`Brushed a third thinner or thicker, value ${valueOfLab(thin).toFixed(1)} to ${valueOfLab(thick).toFixed(1)}.`}
+      </Text>
+      <Text>
+        {streaky < OPTICS.passesDe
+          ? 'Thin and thick places of the brushed coat pass for one colour.'
+          : `Thin and thick places of the brushed coat differ by ${streaky.toFixed(0)} steps: it will look streaky up close.`}
+      </Text>
+      {facts.graded ? (
+        <Text>
+          {`Graded evenly from nothing to ${thickness} µm: ${facts.graded.map((h) => h.toFixed(h < 10 ? 1 : 0)).join(', ')} µm at five stations.`}
+        </Text>
+      ) : null}
+    </View>
+  );
+}

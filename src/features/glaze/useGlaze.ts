@@ -1,0 +1,144 @@
+import { useMemo, useState } from 'react';
+import { z } from 'zod';
+import { OPTICS } from '@/data/optics';
+import { recipeSchema } from '@/core/film/recipe';
+import type { Recipe } from '@/core/film';
+import {
+  GREY_SCALE,
+  perUm,
+  wedgeRows,
+  WHITE_TONE,
+  type Undertone,
+  type WedgeRow,
+} from '@/core/optics/glaze-bench';
+import type { OpticalFilm } from '@/core/optics';
+import { sourceOf, type ColourSource } from '@/core/optics/composition';
+import { filmOfRecipe } from '@/core/film';
+import { STUDIO_HANDBOOK } from '@/core/handbook';
+import type { Painting, PassageAssessment } from '@/core/painting';
+import { stackLook, type FilmLook } from '@/core/painting/look';
+import type { RecipeEditor } from '@/features/coat/recipe-editor';
+import { numberOf, useForm, type Draft } from '@/forms';
+import { useAssessment, useSwatches } from '@/store/hooks';
+
+/** The wedge goes so far, in so many steps. */
+export const MOST_UM = 60;
+const STEPS = 60;
+/** Of the neighbours so many are shown beside the passage itself and white. */
+const NEIGHBOURS = 3;
+
+const benchSchema = z.object({ recipe: recipeSchema });
+type Bench = z.infer<typeof benchSchema>;
+
+const USUAL: Recipe = {
+  mix: [{ parts: 1, pigment: 'transparent-oxide-red', binder: 'linseed' }],
+  medium: [{ parts: 1, ingredient: 'stand-oil' }],
+  mediumShare: 0.8,
+  thicknessUm: 15,
+};
+
+export interface Glaze {
+  editor: RecipeEditor;
+  recipe: Recipe | null;
+  problems: string[];
+  um: number;
+  setUm(um: number): void;
+  take(recipe: Recipe): void;
+  /** What it lies on: a passage of a painting, or a scale of greys. */
+  painting: Painting | null;
+  passage: PassageAssessment | null;
+  now: FilmLook | null;
+  undertones: readonly Undertone[];
+  film: OpticalFilm | null;
+  rows: WedgeRow[];
+  source: ColourSource;
+  /** The undertone that is looked at. */
+  chosen: number;
+  choose(i: number): void;
+}
+
+/** The glaze on the bench: its mix stays as it was left, over a reload too. */
+export function useGlaze(
+  paintingId: string | null,
+  passageId: string | null,
+  coatId: string | null,
+): Glaze {
+  const swatches = useSwatches();
+  const assessment = useAssessment(paintingId ?? '');
+  const painting = assessment?.painting ?? null;
+  const coat = painting?.coats.find((c) => c.id === coatId) ?? null;
+  const form = useForm<Bench>({
+    key: coat ? `glaze:${coat.id}` : 'glaze',
+    schema: benchSchema,
+    document: useMemo(
+      () => ({ recipe: coat && coat.recipe.material === undefined ? coat.recipe : USUAL }),
+      [coat],
+    ),
+    isNew: true,
+  });
+  const [chosen, choose] = useState(0);
+  const { draft } = form;
+  const passage = assessment?.passages.find((p) => p.passage.id === passageId) ?? null;
+  const around = useMemo((): { undertones: readonly Undertone[]; now: FilmLook | null } => {
+    if (!assessment || !passage) return { undertones: GREY_SCALE, now: null };
+    const toneOf = ({ passage: p, base }: PassageAssessment): Undertone => ({
+      key: p.id,
+      name: p.name,
+      inner: stackLook(base, assessment.painting, swatches).now.inner,
+    });
+    const others = assessment.passages.filter((p) => p !== passage).slice(0, NEIGHBOURS);
+    return {
+      undertones: [toneOf(passage), ...others.map(toneOf), WHITE_TONE],
+      now: stackLook(passage.base, assessment.painting, swatches).now,
+    };
+  }, [assessment, passage, swatches]);
+  const recipe = form.value?.recipe ?? null;
+  // What the slider moves is not what the wedge is made of.
+  const { mix, medium, mediumShare } = recipe ?? {};
+  const film = useMemo(
+    () =>
+      mix && medium && mediumShare !== undefined
+        ? perUm({ mix, medium, mediumShare, thicknessUm: 1 }, swatches)
+        : null,
+    [mix, medium, mediumShare, swatches],
+  );
+  const rows = useMemo(
+    () =>
+      film
+        ? wedgeRows(film, around.undertones, {
+            mostUm: MOST_UM,
+            steps: STEPS,
+            finish: 'oil-gloss',
+            cv: OPTICS.cvSoftBrush,
+          })
+        : [],
+    [film, around.undertones],
+  );
+  const typed = numberOf(draft.recipe.thicknessUm);
+  const change = (next: (r: Draft<Recipe>) => Draft<Recipe>, field?: string) =>
+    form.set((d) => ({ ...d, recipe: next(d.recipe) }), field);
+  return {
+    editor: {
+      form,
+      draft,
+      setRecipe: (some, field) => change((r) => ({ ...r, ...some }), field),
+      changeRecipe: (whole) => change(whole),
+    },
+    recipe,
+    problems: [...new Set(form.issues.map((i) => i.message))].slice(0, 3),
+    um: Math.min(MOST_UM, Math.max(1, Math.round(Number.isFinite(typed) ? typed : 1))),
+    setUm: (um) => change((r) => ({ ...r, thicknessUm: um }), 'recipe.thicknessUm'),
+    take: (taken) => change(() => taken as Draft<Recipe>),
+    painting,
+    passage,
+    now: around.now,
+    undertones: around.undertones,
+    film,
+    rows,
+    source: recipe
+      ? sourceOf(filmOfRecipe(STUDIO_HANDBOOK, recipe), swatches)
+      : { kind: 'estimate', at: null },
+    chosen: Math.min(chosen, around.undertones.length - 1),
+    choose,
+  };
+}
