@@ -4,29 +4,33 @@ import { calibrate, type Calibration, type Patch } from './calibrate';
 import { tablePaintOf, type OpticalPaint } from './paint';
 import { groundSpectrum } from './pigments';
 
-/** Patches as they are kept, fitted. `whiteOf` gives the painter's own white by its id, null where it is not there. */
-export function fitPatches(
+type WhiteOf = (id: string) => OpticalPaint | null;
+
+/** A patch as it is kept, as light sees it. `whiteOf` gives the painter's own white by its id, null where it is not there. */
+export function laidPatch({ laid, lab, finish }: SwatchPatch, whiteOf: WhiteOf): Patch {
+  if (laid.kind === 'tint') {
+    const own = laid.whiteId === undefined ? null : whiteOf(laid.whiteId);
+    return {
+      laid: { kind: 'tint', share: laid.share, white: own ?? tablePaintOf(laid.white) },
+      lab,
+      finish,
+    };
+  }
+  if (laid.kind === 'film')
+    return { laid: { ...laid, below: groundSpectrum(laid.below) }, lab, finish };
+  return { laid, lab, finish };
+}
+
+/** Patches as they are kept, fitted. */
+export const fitPatches = (
   paint: OpticalPaint,
   patches: readonly SwatchPatch[],
-  whiteOf: (id: string) => OpticalPaint | null,
-): Calibration {
-  return calibrate(
+  whiteOf: WhiteOf,
+): Calibration =>
+  calibrate(
     paint,
-    patches.map(({ laid, lab, finish }): Patch => {
-      if (laid.kind === 'tint') {
-        const own = laid.whiteId === undefined ? null : whiteOf(laid.whiteId);
-        return {
-          laid: { kind: 'tint', share: laid.share, white: own ?? tablePaintOf(laid.white) },
-          lab,
-          finish,
-        };
-      }
-      if (laid.kind === 'film')
-        return { laid: { ...laid, below: groundSpectrum(laid.below) }, lab, finish };
-      return { laid, lab, finish };
-    }),
+    patches.map((patch) => laidPatch(patch, whiteOf)),
   );
-}
 
 const mean = (values: readonly number[]): number =>
   values.reduce((sum, v) => sum + v, 0) / values.length;

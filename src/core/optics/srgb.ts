@@ -4,12 +4,14 @@
  */
 export type Bands = [number, number, number];
 
-const decode = (v: number): number => (v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4);
+/** One sRGB channel, 0 to 1, as linear light. */
+export const toLinear = (v: number): number =>
+  v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
 const encode = (v: number): number => (v <= 0.0031308 ? v * 12.92 : 1.055 * v ** (1 / 2.4) - 0.055);
 
 /** "#rrggbb" to linear bands. */
 export const hexToLinear = (hex: string): Bands =>
-  [1, 3, 5].map((i) => decode(parseInt(hex.slice(i, i + 2), 16) / 255)) as Bands;
+  [1, 3, 5].map((i) => toLinear(parseInt(hex.slice(i, i + 2), 16) / 255)) as Bands;
 
 /** Linear bands to "#rrggbb"; out of gamut is clamped. */
 export const linearToHex = (bands: Bands): string =>

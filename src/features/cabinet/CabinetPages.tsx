@@ -6,6 +6,7 @@ import { Action } from '@/ui/Action';
 import { Screen } from '@/ui/Screen';
 import { Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
+import { SwatchPart } from '@/features/swatches/SwatchPart';
 import { MediumRecipe, useMediumEdit } from './MediumEditor';
 import { PaintFields, usePaintEdit } from './PaintEditor';
 
@@ -63,6 +64,7 @@ function PaintPage({ paint }: { paint: CabinetPaint | null }) {
       }
     >
       <PaintFields edit={edit} />
+      {paint ? <SwatchPart paint={paint} /> : null}
     </Screen>
   );
 }

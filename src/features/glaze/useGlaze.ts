@@ -1,7 +1,5 @@
 import { useMemo, useState } from 'react';
-import { z } from 'zod';
 import { OPTICS } from '@/data/optics';
-import { recipeSchema } from '@/core/film/recipe';
 import type { Recipe } from '@/core/film';
 import {
   GREY_SCALE,
@@ -18,7 +16,8 @@ import { STUDIO_HANDBOOK } from '@/core/handbook';
 import type { Painting, PassageAssessment } from '@/core/painting';
 import { stackLook, type FilmLook } from '@/core/painting/look';
 import type { RecipeEditor } from '@/features/coat/recipe-editor';
-import { numberOf, useForm, type Draft } from '@/forms';
+import { useRecipeForm } from '@/features/coat/useRecipeForm';
+import { numberOf } from '@/forms';
 import { useAssessment, useSwatches } from '@/store/hooks';
 
 /** The wedge goes so far, in so many steps. */
@@ -26,9 +25,6 @@ export const MOST_UM = 60;
 const STEPS = 60;
 /** Of the neighbours so many are shown beside the passage itself and white. */
 const NEIGHBOURS = 3;
-
-const benchSchema = z.object({ recipe: recipeSchema });
-type Bench = z.infer<typeof benchSchema>;
 
 const USUAL: Recipe = {
   mix: [{ parts: 1, pigment: 'transparent-oxide-red', binder: 'linseed' }],
@@ -67,17 +63,12 @@ export function useGlaze(
   const assessment = useAssessment(paintingId ?? '');
   const painting = assessment?.painting ?? null;
   const coat = painting?.coats.find((c) => c.id === coatId) ?? null;
-  const form = useForm<Bench>({
-    key: coat ? `glaze:${coat.id}` : 'glaze',
-    schema: benchSchema,
-    document: useMemo(
-      () => ({ recipe: coat && coat.recipe.material === undefined ? coat.recipe : USUAL }),
-      [coat],
-    ),
-    isNew: true,
-  });
+  const document = useMemo(
+    () => ({ recipe: coat && coat.recipe.material === undefined ? coat.recipe : USUAL }),
+    [coat],
+  );
+  const { form, editor, recipe } = useRecipeForm(coat ? `glaze:${coat.id}` : 'glaze', document);
   const [chosen, choose] = useState(0);
-  const { draft } = form;
   const passage = assessment?.passages.find((p) => p.passage.id === passageId) ?? null;
   const around = useMemo((): { undertones: readonly Undertone[]; now: FilmLook | null } => {
     if (!assessment || !passage) return { undertones: GREY_SCALE, now: null };
@@ -92,7 +83,6 @@ export function useGlaze(
       now: stackLook(passage.base, assessment.painting, swatches).now,
     };
   }, [assessment, passage, swatches]);
-  const recipe = form.value?.recipe ?? null;
   // What the slider moves is not what the wedge is made of.
   const { mix, medium, mediumShare } = recipe ?? {};
   const film = useMemo(
@@ -114,21 +104,14 @@ export function useGlaze(
         : [],
     [film, around.undertones],
   );
-  const typed = numberOf(draft.recipe.thicknessUm);
-  const change = (next: (r: Draft<Recipe>) => Draft<Recipe>, field?: string) =>
-    form.set((d) => ({ ...d, recipe: next(d.recipe) }), field);
+  const typed = numberOf(editor.draft.recipe.thicknessUm);
   return {
-    editor: {
-      form,
-      draft,
-      setRecipe: (some, field) => change((r) => ({ ...r, ...some }), field),
-      changeRecipe: (whole) => change(whole),
-    },
+    editor,
     recipe,
     problems: [...new Set(form.issues.map((i) => i.message))].slice(0, 3),
     um: Math.min(MOST_UM, Math.max(1, Math.round(Number.isFinite(typed) ? typed : 1))),
-    setUm: (um) => change((r) => ({ ...r, thicknessUm: um }), 'recipe.thicknessUm'),
-    take: (taken) => change(() => taken as Draft<Recipe>),
+    setUm: (thicknessUm) => editor.setRecipe({ thicknessUm }, 'recipe.thicknessUm'),
+    take: (taken) => editor.changeRecipe(() => taken as typeof editor.draft.recipe),
     painting,
     passage,
     now: around.now,

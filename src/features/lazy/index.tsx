@@ -145,6 +145,9 @@ export const SessionScreen = onDemand(
 export const StudioScreen = onDemand(
   async () => (await import('@/features/session/StudioScreen')).StudioScreen,
 );
+export const StringsScreen = onDemand(
+  async () => (await import('@/features/strings/StringsScreen')).StringsScreen,
+);
 export const TouchScreen = onDemand(
   async () => (await import('@/features/touch/TouchScreen')).TouchScreen,
 );

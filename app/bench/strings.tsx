@@ -1,0 +1,1 @@
+export { StringsScreen as default } from '@/features/lazy';
