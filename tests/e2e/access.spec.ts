@@ -81,7 +81,7 @@ const SCREENS: Screen[] = [
     },
   },
   { name: 'bench', wide: true, go: (page) => page.getByRole('link', { name: 'Bench' }).click() },
-  ...['Paint', 'Oiling out', 'Grid'].map((name) => ({
+  ...['Glaze', 'Strings', 'Paint', 'Oiling out', 'Grid'].map((name) => ({
     name: `bench, ${name.toLowerCase()}`,
     go: async (page: Page) => {
       await page.getByRole('link', { name: 'Bench' }).click();
@@ -229,6 +229,8 @@ test('nothing is wider than the screen', async ({ page }) => {
     '/cabinet/paints/new',
     '/cabinet/mediums/new',
     '/bench',
+    '/bench/glaze',
+    '/bench/strings',
     '/bench/paint',
     '/bench/oiling-out',
     '/bench/grid',

@@ -26,7 +26,8 @@ const INSET = 0.15;
 const END_LOW = 1;
 const END_HIGH = 254;
 
-const inside = (x: number, y: number, polygon: readonly Place[]): boolean => {
+/** Whether a point lies in a polygon. */
+export const inPolygon = (x: number, y: number, polygon: readonly Place[]): boolean => {
   let odd = false;
   for (let i = 0, j = polygon.length - 1; i < polygon.length; j = i++) {
     const [xi, yi] = polygon[i]!;
@@ -59,7 +60,7 @@ export function readPatch(
   const left = Math.max(0, Math.floor(Math.min(...xs)));
   for (let y = top; y < Math.min(height, Math.max(...ys)); y++)
     for (let x = left; x < Math.min(width, Math.max(...xs)); x++) {
-      if (!inside(x + 0.5, y + 0.5, inner)) continue;
+      if (!inPolygon(x + 0.5, y + 0.5, inner)) continue;
       const at = 4 * (y * width + x);
       pixels += 1;
       let end = false;

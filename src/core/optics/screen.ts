@@ -1,6 +1,6 @@
 import { OPTICS } from '@/data/optics';
 import { chromaOf, de2000, labOfXyz, xyzOfLab, type Lab, type Xyz } from './colour';
-import { hexToLinear, linearToHex, type Bands } from './srgb';
+import { fromLinear, hexToLinear, linearToHex, type Bands } from './srgb';
 
 /** From Lab to what a screen shows. Computed with the true colour always; only here, at the very end, is it made to fit. */
 
@@ -68,8 +68,7 @@ export interface ScreenColour {
 const cssOf = (bands: Bands): string =>
   bands
     .map((v) => Math.min(1, Math.max(0, v)))
-    .map((v) => (v <= 0.0031308 ? v * 12.92 : 1.055 * v ** (1 / 2.4) - 0.055))
-    .map((v) => v.toFixed(4))
+    .map((v) => fromLinear(v).toFixed(4))
     .join(' ');
 
 /** A colour as a screen can show it: what sRGB lacks is told, and given in Display P3 as well. */

@@ -7,7 +7,9 @@ export type Bands = [number, number, number];
 /** One sRGB channel, 0 to 1, as linear light. */
 export const toLinear = (v: number): number =>
   v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
-const encode = (v: number): number => (v <= 0.0031308 ? v * 12.92 : 1.055 * v ** (1 / 2.4) - 0.055);
+/** Linear light of one channel as sRGB, 0 to 1. */
+export const fromLinear = (v: number): number =>
+  v <= 0.0031308 ? v * 12.92 : 1.055 * v ** (1 / 2.4) - 0.055;
 
 /** "#rrggbb" to linear bands. */
 export const hexToLinear = (hex: string): Bands =>
@@ -17,7 +19,7 @@ export const hexToLinear = (hex: string): Bands =>
 export const linearToHex = (bands: Bands): string =>
   `#${bands
     .map((v) =>
-      Math.round(255 * encode(Math.min(1, Math.max(0, v))))
+      Math.round(255 * fromLinear(Math.min(1, Math.max(0, v))))
         .toString(16)
         .padStart(2, '0'),
     )

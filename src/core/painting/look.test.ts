@@ -8,6 +8,7 @@ import { NO_SWATCHES } from '../optics/composition';
 import { assessPainting } from './assess';
 import { glazeForPassage, type PassageTarget } from './glaze-target';
 import { belowOf, groundLook, stackLook } from './look';
+import { turnedPairs, valueMap } from './value-map';
 
 const options = { handbook: STUDIO_HANDBOOK, climate: REFERENCE_CLIMATE, nowMs: NOW_MS };
 const stackIn = (painting: ReturnType<typeof stackOf>, nowMs = NOW_MS) =>
@@ -88,4 +89,20 @@ test('a glaze for a passage keeps the school, dries, and is told with its neighb
   }
   expect(chromaOf(found.now)).toBeLessThan(12);
   expect(glazeForPassage(asked({ passageId: 'gone' }), options, NO_SWATCHES)).toBeNull();
+});
+
+test('the map of values goes from what lies there to what is planned, and tells what turns round', () => {
+  const map = valueMap(assessPainting(picture, options), NO_SWATCHES);
+  expect(map).toHaveLength(picture.passages.length);
+  for (const row of map) {
+    expect(row.now.value).toBeGreaterThan(row.finished.value);
+    expect(row.next).not.toBeNull();
+  }
+  const point = (value: number) => ({ ...map[0]!.now, value });
+  const rows = [
+    { ...map[0]!, name: 'a', now: point(4), finished: point(8) },
+    { ...map[0]!, name: 'b', now: point(7), finished: point(5) },
+    { ...map[0]!, name: 'c', now: point(4.1), finished: point(4.9) },
+  ];
+  expect(turnedPairs(rows)).toEqual([['b', 'a']]);
 });

@@ -25,6 +25,7 @@ import { Heading, Text } from '@/ui/Text';
 import { colour, space, TARGET } from '@/ui/tokens';
 import { GlazeFacts } from './GlazeFacts';
 import { PassageSheet } from './PassageSheet';
+import { PhotoPreview } from './PhotoPreview';
 import { PlanGlaze } from './PlanGlaze';
 import { TargetPart } from './TargetPart';
 import { MOST_UM, useGlaze, type Glaze } from './useGlaze';
@@ -56,6 +57,7 @@ export function GlazeScreen({
             <Over glaze={glaze} />
             {glaze.rows.length > 0 ? <Seen glaze={glaze} /> : <NotYet glaze={glaze} />}
             <GlazeFacts glaze={glaze} />
+            <PhotoPreview glaze={glaze} />
           </>
         }
         right={

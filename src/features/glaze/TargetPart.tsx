@@ -182,7 +182,6 @@ function Search({ glaze, now }: { glaze: Glaze; now: Lab }) {
       <Action
         title={`Of ${used.length} paints of the cabinet`}
         kind="quiet"
-        aria-expanded={listed}
         style={{ alignSelf: 'flex-start' }}
         onPress={() => setListed(!listed)}
       />

@@ -21,6 +21,7 @@ import { Bothers } from './Bothers';
 import { CoatList } from './CoatList';
 import { RuleOverview } from './RuleOverview';
 import { SchoolChoice } from './SchoolChoice';
+import { ValueMap } from './ValueMap';
 import { columnsOf, groundDrawing, overall, schoolMeasure, troublesOf } from './usePaintingView';
 
 /** One painting: its passages as columns of film, one sentence, what does not hold, what is planned. */
@@ -34,6 +35,7 @@ export function PaintingScreen({ id }: { id: string }) {
       <AfterBreak assessment={assessment} nowMs={now} />
       <Summary assessment={assessment} />
       <RuleOverview assessment={assessment} />
+      {wide ? null : <ValueMap assessment={assessment} />}
       <SchoolChoice painting={assessment.painting} />
       <CoatList painting={assessment.painting} />
       <Bothers painting={assessment.painting} />
@@ -53,6 +55,9 @@ export function PaintingScreen({ id }: { id: string }) {
       <ScrollView style={{ flex: 1 }}>
         <Head assessment={assessment} />
         <Columns assessment={assessment} now={now} height={460} />
+        <View style={styles.pad}>
+          <ValueMap assessment={assessment} />
+        </View>
       </ScrollView>
     </Split>
   );

@@ -69,7 +69,6 @@ export function ReachPart() {
       <Action
         title={`${used.length} paints: ${used.map((p) => p.name).join(', ') || 'none'}`}
         kind="quiet"
-        aria-expanded={listed}
         onPress={() => setListed(!listed)}
       />
       {listed ? (

@@ -91,12 +91,7 @@ export function StringActions({ rows }: { rows: StringRow[] }) {
       <Says>{said ? <Text>{said}</Text> : null}</Says>
       <View style={styles.files}>
         {files.map(([title, save]) => (
-          <Action
-            key={title}
-            title={title}
-            aria-label={`Save the string as ${title}`}
-            onPress={save}
-          />
+          <Action key={title} title={title} label={`${title} file of the string`} onPress={save} />
         ))}
       </View>
     </View>

@@ -49,7 +49,8 @@ export function StringsScreen() {
   );
 }
 
-const ml = (value: number): string => (value < 1 ? value.toFixed(2) : value.toFixed(1));
+const ml = (value: number): string =>
+  value < 0.095 ? value.toPrecision(1) : value < 1 ? value.toFixed(2) : value.toFixed(1);
 const wordsOf = ({ tubes }: StringRow): string =>
   tubes
     .map(
@@ -93,14 +94,10 @@ function Made({ string: { made, form } }: { string: StringBench }) {
       </View>
       <Table
         name="Steps of the string"
-        columns={[
-          { head: 'step', width: 44 },
-          { head: 'in parts of a hundred' },
-          { head: 'value', width: 52 },
-        ]}
+        columns={[{ head: 'step, in parts of a hundred' }, { head: 'value', width: 52 }]}
         rows={rows.map((row, i) => ({
           key: String(i),
-          cells: [String(i + 1), wordsOf(row), row.value.toFixed(1)],
+          cells: [`${i + 1}: ${wordsOf(row)}`, row.value.toFixed(1)],
           ...(row.off >= 1 && {
             below: `as measured out, ${row.off.toFixed(0)} steps off what was asked`,
           }),

@@ -32,7 +32,7 @@ const stringSchema = z.object({
     .max(1000, { error: 'At most 1 mm.' }),
 });
 export type StringForm = z.infer<typeof stringSchema>;
-const USUAL: StringForm = { steps: 7, even: 'lightness', three: false, areaCm2: 100, um: 75 };
+const USUAL: StringForm = { steps: 7, even: 'lightness', three: false, areaCm2: 500, um: 75 };
 
 const mixed = (...mix: [pigment: string, parts: number][]): { recipe: Recipe } => ({
   recipe: {

@@ -30,7 +30,7 @@ export function SwatchPart({ paint }: { paint: CabinetPaint }) {
   );
   const counts = countingSwatch(cabinet, paint.id);
   return (
-    <View style={{ gap: space.s }}>
+    <View style={{ gap: space.s, marginTop: space.xl }}>
       <Heading>Its colour</Heading>
       <Text>
         {counts
@@ -92,13 +92,13 @@ function SwatchRow({
         <Action
           title={swatch.used ? 'Go by the table' : 'Go by these'}
           kind="quiet"
-          aria-label={`${swatch.used ? 'Go by the table, not by the swatches of' : 'Go by the swatches of'} ${day}`}
+          label={`${swatch.used ? 'Go by the table, not by the swatches of' : 'Go by these swatches of'} ${day}`}
           onPress={() => set(!swatch.used)}
         />
         <Action
           title="Take out"
           kind="quiet"
-          aria-label={`Take the swatches of ${day} out`}
+          label={`Take out the swatches of ${day}`}
           onPress={() =>
             dispatch(
               changeCabinet(`Took swatches of ${paint.name.toLowerCase()} out`, (c) =>
