@@ -84,6 +84,6 @@ tell(
 );
 
 const timed = [];
-for (const name of ['assess', 'drying', 'store', 'plan'])
+for (const name of ['assess', 'drying', 'store', 'colour', 'plan'])
   timed.push(run(process.execPath, [await bundled(name)]));
 process.exit(timed.every(Boolean) && held ? 0 : 1);

@@ -1,4 +1,5 @@
-import { de2000, hueOf, chromaOf, tablePaintOf } from '.';
+import { chromaOf, de2000, hexOf, hueOf, opaqueLab, tablePaintOf } from '.';
+import { mixer, pairMixer } from './mixer';
 import { labOfMix, neutralise, passes, reachAt, stringOf, whiteAdded, type Mix } from './strings';
 
 const mix = (parts: Record<string, number>): Mix =>
@@ -77,4 +78,25 @@ test('a palette without a blue reaches no blue', () => {
   expect(passes(labOfMix(light), labOfMix(light))).toBe(true);
   expect(de2000(labOfMix(light), labOfMix(shadow))).toBeGreaterThan(50);
   expect(chromaOf(labOfMix(light))).toBeGreaterThan(5);
+});
+
+test('the quick way through a mixture is the film of its composition', () => {
+  const paints = ['titanium-white', 'alizarin-crimson', 'yellow-ochre'].map(tablePaintOf);
+  const quick = mixer(paints);
+  for (const amounts of [
+    [1, 0, 0],
+    [0, 1, 0],
+    [3, 0.2, 1],
+    [0.3, 2, 0.01],
+  ]) {
+    const slow = opaqueLab(paints.map((paint, i) => ({ paint, um: amounts[i]! })));
+    expect(de2000(quick(amounts), slow)).toBeLessThan(1e-6);
+    const pair = pairMixer(paints[0]!, paints[1]!);
+    for (const share of [0, 0.3, 1]) {
+      expect(de2000(pair.lab(share), quick([1 - share, share, 0]))).toBeLessThan(1e-6);
+      expect(pair.hex(share)).toBe(hexOf(pair.lab(share)));
+    }
+    // Only the ratio counts.
+    expect(de2000(quick(amounts.map((a) => 7 * a)), slow)).toBeLessThan(1e-6);
+  }
 });

@@ -1,5 +1,6 @@
 import { OPTICS } from '@/data/optics';
 import { chromaOf, de2000, hueOf, type Lab } from './colour';
+import { mixer } from './mixer';
 import { opaqueLab, type OpticalPaint } from './paint';
 import { changeOf, type ColourChange } from './words';
 
@@ -17,6 +18,18 @@ export const blend = (one: Mix, other: Mix, share: number): { paint: OpticalPain
     ...sharesOf(one).map((part) => ({ ...part, um: part.um * (1 - share) })),
     ...sharesOf(other).map((part) => ({ ...part, um: part.um * share })),
   ].filter((part) => part.um > 0);
+
+/** The colour of two mixes together, for many shares of the second. */
+export function blender(one: Mix, other: Mix): (share: number) => Lab {
+  const [first, second] = [sharesOf(one), sharesOf(other)];
+  const labOf = mixer([...first, ...second].map((part) => part.paint));
+  const amounts = new Float64Array(first.length + second.length);
+  return (share) => {
+    first.forEach(({ um }, j) => (amounts[j] = um * (1 - share)));
+    second.forEach(({ um }, j) => (amounts[first.length + j] = um * share));
+    return labOf(amounts);
+  };
+}
 
 /** Lab of a mix laid so thick that nothing shows through. */
 export const labOfMix = (mix: Mix): Lab => opaqueLab(sharesOf(mix));
@@ -38,9 +51,10 @@ export type ColourString = { steps: StringStep[]; length: number } | { turnsAt: 
 
 /** The colour at a place on the way through two or more mixes. */
 function along(mixes: readonly Mix[]): (at: number) => Lab {
+  const legs = mixes.slice(1).map((mix, k) => blender(mixes[k]!, mix));
   return (at) => {
     const leg = Math.min(mixes.length - 2, Math.floor(at));
-    return opaqueLab(blend(mixes[leg]!, mixes[leg + 1]!, at - leg));
+    return legs[leg]!(at - leg);
   };
 }
 
@@ -122,9 +136,10 @@ export function neutralise(mix: Mix, candidates: readonly Mix[]): Neutral[] {
   const before = labOfMix(mix)[0];
   return candidates
     .map((candidate, index): Neutral => {
-      const chroma = (share: number) => chromaOf(opaqueLab(blend(mix, candidate, share)));
+      const labAt = blender(mix, candidate);
+      const chroma = (share: number) => chromaOf(labAt(share));
       const share = leastOf(chroma, 0, MOST_OF_OTHER);
-      const lab = opaqueLab(blend(mix, candidate, share));
+      const lab = labAt(share);
       return { index, share, lab, chroma: chromaOf(lab) };
     })
     .filter(({ share }) => share > 1e-3 && share < MOST_OF_OTHER - 1e-3)
@@ -162,8 +177,9 @@ export function whiteAdded(
   const turned = (lab: Lab) => Math.abs(((hueOf(lab) - hueOf(from) + 540) % 360) - 180);
   const back = candidates
     .map((candidate, index) => {
-      const touch = leastOf((s) => turned(opaqueLab(blend(tint, candidate, s))), 0, MOST_TOUCH);
-      const lab = opaqueLab(blend(tint, candidate, touch));
+      const labAt = blender(tint, candidate);
+      const touch = leastOf((s) => turned(labAt(s)), 0, MOST_TOUCH);
+      const lab = labAt(touch);
       return { index, share: touch, lab, chromaLost: chromaOf(from) - chromaOf(lab) };
     })
     .filter((b) => b.share > 1e-3 && turned(b.lab) < HUE_BACK_DEG && turned(b.lab) < turned(to))
@@ -181,30 +197,26 @@ const GRID = [0, 0.02, 0.06, 0.12, 0.2, 0.35, 0.5, 0.7, 0.85, 0.95, 1];
  */
 export function reachAt(paints: readonly OpticalPaint[], lightness: number): number[] {
   const reach = new Array<number>(SECTORS).fill(0);
-  const look = (parts: { paint: OpticalPaint; um: number }[]) => {
-    const lab = opaqueLab(parts);
+  const labOf = mixer(paints);
+  const amounts = new Float64Array(paints.length);
+  const look = (...parts: [index: number, share: number][]) => {
+    amounts.fill(0);
+    for (const [index, share] of parts) amounts[index] = share;
+    const lab = labOf(amounts);
     if (Math.abs(lab[0] - lightness) > SLICE_L) return;
     const sector = Math.floor(hueOf(lab) / (360 / SECTORS)) % SECTORS;
     reach[sector] = Math.max(reach[sector]!, chromaOf(lab));
   };
-  paints.forEach((one, i) => {
-    look([{ paint: one, um: 1 }]);
+  const inner = GRID.slice(1, -1);
+  for (let i = 0; i < paints.length; i++) {
+    look([i, 1]);
     for (let j = i + 1; j < paints.length; j++) {
-      for (const s of GRID.slice(1, -1))
-        look([
-          { paint: one, um: 1 - s },
-          { paint: paints[j]!, um: s },
-        ]);
+      for (const s of inner) look([i, 1 - s], [j, s]);
       for (let k = j + 1; k < paints.length; k++)
-        for (const s of GRID.slice(1, -1))
-          for (const t of GRID.slice(1, -1))
-            look([
-              { paint: one, um: (1 - s) * (1 - t) },
-              { paint: paints[j]!, um: s * (1 - t) },
-              { paint: paints[k]!, um: t },
-            ]);
+        for (const s of inner)
+          for (const t of inner) look([i, (1 - s) * (1 - t)], [j, s * (1 - t)], [k, t]);
     }
-  });
+  }
   return reach;
 }
 

@@ -20,15 +20,15 @@ function coverWords({ cover }: BenchFacts): string {
 
 /** What else the coat does: covers, lets a line through, streaks; in one go or in several. */
 export function GlazeFacts({ glaze }: { glaze: Glaze }) {
-  const { film, undertones, um: thickness, recipe, chosen } = glaze;
+  const { film, undertones, um: thickness, recipe, chosen, finish } = glaze;
   const facts = useMemo(
     () =>
       film &&
       benchFacts(film, thickness, undertones[chosen]!.inner, undertones, {
-        finish: 'oil-gloss',
+        finish,
         cv: OPTICS.cvSoftBrush,
       }),
-    [film, thickness, undertones, chosen],
+    [film, thickness, undertones, chosen, finish],
   );
   const plans = useMemo(() => (recipe ? coatPlans(recipe, thickness) : []), [recipe, thickness]);
   if (!facts) return null;

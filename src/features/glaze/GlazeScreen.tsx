@@ -17,6 +17,7 @@ import { MixFields } from '@/features/coat/MixFields';
 import { screenWords, sourceWords } from '@/features/colour-words';
 import { StudioLink } from '@/features/frame/StudioLink';
 import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
 import { BeforeAfter } from '@/ui/film/BeforeAfter';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
@@ -56,6 +57,7 @@ export function GlazeScreen({
           <>
             <Over glaze={glaze} />
             {glaze.rows.length > 0 ? <Seen glaze={glaze} /> : <NotYet glaze={glaze} />}
+            <LookedAt glaze={glaze} />
             <GlazeFacts glaze={glaze} />
             <PhotoPreview glaze={glaze} />
           </>
@@ -115,6 +117,40 @@ function Over({ glaze }: { glaze: Glaze }) {
     </View>
   );
 }
+
+/** The surface, and the age of the binder. */
+const LookedAt = ({ glaze }: { glaze: Glaze }) => (
+  <View>
+    <Choice
+      label="Surface"
+      options={[
+        { key: 'wet', name: 'wet, or varnished' },
+        { key: 'oil-gloss', name: 'dry oil' },
+        { key: 'satin', name: 'satin' },
+        { key: 'matt', name: 'matt, sunk in' },
+      ]}
+      value={glaze.finish}
+      onChange={glaze.setFinish}
+    />
+    <Choice
+      label="Binder"
+      options={[
+        { key: 'fresh', name: 'fresh' },
+        { key: 'light-5y', name: 'five years in light' },
+        { key: 'dark-5y', name: 'five years in the dark' },
+        { key: 'light-50y', name: 'fifty years' },
+        { key: 'off', name: 'without its colour' },
+      ]}
+      value={glaze.age}
+      onChange={glaze.setAge}
+    />
+    {glaze.age === 'fresh' || glaze.age === 'off' ? null : (
+      <Text size="small" tone="ink2">
+        How oils and resins yellow is known by order, hardly by figure: take it as a direction.
+      </Text>
+    )}
+  </View>
+);
 
 const NotYet = ({ glaze }: { glaze: Glaze }) => (
   <Notice tone="refusal">

@@ -1,8 +1,9 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { OPTICS } from '@/data/optics';
 import { asTube } from '@/core/cabinet';
-import { changeOf, changeWords, screenColour, valueOfLab, type Lab } from '@/core/optics';
+import { changeOf, changeWords, screenColour, thicker, valueOfLab, type Lab } from '@/core/optics';
+import { coatsToLook } from '@/core/optics/coats';
 import { readColour, stepped } from '@/core/optics/wanted';
 import { stackLook } from '@/core/painting/look';
 import { useAssessment, useNow, useSolverAir, useStoreSelector, useSwatches } from '@/store/hooks';
@@ -16,11 +17,12 @@ import { Progress } from '@/ui/Progress';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
+import { PixelPick } from './PixelPick';
 import { TargetAnswers } from './TargetAnswers';
 import { useTarget } from './useTarget';
 import type { Glaze } from './useGlaze';
 
-type Way = 'steps' | 'passage' | 'figures';
+type Way = 'steps' | 'passage' | 'figures' | 'photo';
 
 const USUAL_UM = 12;
 
@@ -43,6 +45,7 @@ function useWanted(glaze: Glaze, now: Lab) {
   const [chroma, setChroma] = useState('0');
   const [text, setText] = useState('');
   const [like, setLike] = useState<string | null>(null);
+  const [picked, setPicked] = useState<Lab | null>(null);
   const swatches = useSwatches();
   const assessment = useAssessment(glaze.painting!.id);
   const others = (assessment?.passages ?? []).filter(
@@ -61,9 +64,11 @@ function useWanted(glaze: Glaze, now: Lab) {
         : null
       : way === 'figures'
         ? readColour(text)
-        : other
-          ? stackLook(other.base, glaze.painting!, swatches).now.lab
-          : null;
+        : way === 'photo'
+          ? picked
+          : other
+            ? stackLook(other.base, glaze.painting!, swatches).now.lab
+            : null;
   const fields = (
     <>
       <Choice
@@ -72,6 +77,7 @@ function useWanted(glaze: Glaze, now: Lab) {
           { key: 'steps', name: 'by steps' },
           ...(others.length > 0 ? [{ key: 'passage' as const, name: 'like a passage' }] : []),
           { key: 'figures', name: 'by figures' },
+          { key: 'photo', name: 'off a photo' },
         ]}
         value={way}
         onChange={setWay}
@@ -111,6 +117,8 @@ function useWanted(glaze: Glaze, now: Lab) {
           placeholder="52 18 30"
           error={text.trim() === '' || wanted ? undefined : 'Write it as #8f4a16, or as 52 18 30.'}
         />
+      ) : way === 'photo' ? (
+        <PixelPick onPick={setPicked} />
       ) : (
         <Choice
           label="As it is now"
@@ -122,6 +130,25 @@ function useWanted(glaze: Glaze, now: Lab) {
     </>
   );
   return { wanted, fields };
+}
+
+/** How many coats of what is on the bench come nearest to it. */
+function OnTheBench({ glaze, wanted }: { glaze: Glaze; wanted: Lab }) {
+  const { film, um, now } = glaze;
+  const told = useMemo(
+    () => (film && now ? coatsToLook(thicker(film, um), now.inner, wanted) : null),
+    [film, um, now, wanted],
+  );
+  if (!told) return null;
+  const off =
+    told.de < OPTICS.unreachableDe ? 'which passes for it' : `${told.de.toFixed(0)} steps off`;
+  return (
+    <Text>
+      {told.coats === 0
+        ? 'What is on the bench only leads away from it.'
+        : `Of what is on the bench, ${told.coats === 1 ? 'one coat' : `${told.coats} coats`} of ${um} µm come nearest, ${off}; more make it worse.`}
+    </Text>
+  );
 }
 
 /** The paints that may be used: those of the cabinet that oil takes. */
@@ -159,6 +186,7 @@ function Search({ glaze, now }: { glaze: Glaze; now: Lab }) {
           height={56}
         />
       ) : null}
+      {wanted ? <OnTheBench glaze={glaze} wanted={wanted} /> : null}
       <Choice
         label="At most so many paints"
         options={[

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { OPTICS } from '@/data/optics';
+import { OPTICS, type Age, type Finish } from '@/data/optics';
 import type { Recipe } from '@/core/film';
 import {
   GREY_SCALE,
@@ -48,6 +48,11 @@ export interface Glaze {
   film: OpticalFilm | null;
   rows: WedgeRow[];
   source: ColourSource;
+  /** How it is looked at: the surface, and how the binder has aged. */
+  finish: Finish;
+  setFinish(finish: Finish): void;
+  age: Age;
+  setAge(age: Age): void;
   /** The undertone that is looked at. */
   chosen: number;
   choose(i: number): void;
@@ -69,6 +74,8 @@ export function useGlaze(
   );
   const { form, editor, recipe } = useRecipeForm(coat ? `glaze:${coat.id}` : 'glaze', document);
   const [chosen, choose] = useState(0);
+  const [finish, setFinish] = useState<Finish>('oil-gloss');
+  const [age, setAge] = useState<Age>('fresh');
   const passage = assessment?.passages.find((p) => p.passage.id === passageId) ?? null;
   const around = useMemo((): { undertones: readonly Undertone[]; now: FilmLook | null } => {
     if (!assessment || !passage) return { undertones: GREY_SCALE, now: null };
@@ -88,9 +95,9 @@ export function useGlaze(
   const film = useMemo(
     () =>
       mix && medium && mediumShare !== undefined
-        ? perUm({ mix, medium, mediumShare, thicknessUm: 1 }, swatches)
+        ? perUm({ mix, medium, mediumShare, thicknessUm: 1 }, swatches, age)
         : null,
-    [mix, medium, mediumShare, swatches],
+    [mix, medium, mediumShare, swatches, age],
   );
   const rows = useMemo(
     () =>
@@ -98,11 +105,11 @@ export function useGlaze(
         ? wedgeRows(film, around.undertones, {
             mostUm: MOST_UM,
             steps: STEPS,
-            finish: 'oil-gloss',
+            finish,
             cv: OPTICS.cvSoftBrush,
           })
         : [],
-    [film, around.undertones],
+    [film, around.undertones, finish],
   );
   const typed = numberOf(editor.draft.recipe.thicknessUm);
   return {
@@ -121,6 +128,10 @@ export function useGlaze(
     source: recipe
       ? sourceOf(filmOfRecipe(STUDIO_HANDBOOK, recipe), swatches)
       : { kind: 'estimate', at: null },
+    finish,
+    setFinish,
+    age,
+    setAge,
     chosen: Math.min(chosen, around.undertones.length - 1),
     choose,
   };

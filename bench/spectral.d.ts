@@ -1,0 +1,8 @@
+/** The reference library of the bench has no types of its own. */
+declare module 'spectral.js' {
+  export class Color {
+    constructor(css: string);
+    toString(): string;
+  }
+  export function mix(...parts: [Color, number][]): Color;
+}
