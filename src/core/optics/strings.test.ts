@@ -100,3 +100,19 @@ test('the quick way through a mixture is the film of its composition', () => {
     expect(de2000(quick(amounts.map((a) => 7 * a)), slow)).toBeLessThan(1e-6);
   }
 });
+
+test('a tube that holds a crowding white beside another pigment is mixed the general way', () => {
+  const tinted = { pigments: { 'titanium-white': 0.3, 'raw-umber': 0.1 } };
+  const red = tablePaintOf('cadmium-red');
+  const pair = pairMixer(tinted, red);
+  for (const share of [0.1, 0.5])
+    expect(
+      de2000(
+        pair.lab(share),
+        opaqueLab([
+          { paint: tinted, um: 1 - share },
+          { paint: red, um: share },
+        ]),
+      ),
+    ).toBeLessThan(1e-6);
+});
