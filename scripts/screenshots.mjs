@@ -77,12 +77,25 @@ const VIEWS = [
     go: (page) => page.getByRole('link', { name: 'Bench' }).click(),
   },
   {
-    name: 'bench-paint',
-    sizes: ['wide'],
+    name: 'glaze',
+    sizes: ['phone', 'wide'],
     go: async (page) => {
       await page.getByRole('link', { name: 'Bench' }).click();
-      await page.getByRole('link', { name: 'Paint', exact: true }).click();
-      await page.getByRole('radio', { name: 'everything still to lay' }).click();
+      await page.getByRole('link', { name: 'Glaze', exact: true }).click();
+      await page.getByRole('button', { name: 'A passage' }).click();
+      await page
+        .getByRole('radiogroup', { name: 'Quinces on Slate' })
+        .getByRole('radio', { name: 'wall' })
+        .click();
+      await page.getByRole('slider').press('PageDown');
+    },
+  },
+  {
+    name: 'strings',
+    sizes: ['phone'],
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Bench' }).click();
+      await page.getByRole('link', { name: 'Strings', exact: true }).click();
     },
   },
   {
@@ -112,8 +125,6 @@ const VIEWS = [
       await page.getByRole('button', { name: /^Put out/ }).click();
     },
   },
-  { name: 'climate', sizes: ['phone'], go: (page) => inStudio(page, 'Climate') },
-  { name: 'learned', sizes: ['phone'], go: (page) => inStudio(page, 'What it has learned') },
 ];
 
 if (!ensureBuilt()) process.exit(1);

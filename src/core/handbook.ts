@@ -40,10 +40,10 @@ export const toPigment = (row: PigmentRow): Pigment => ({
   key: row.key,
   ci: row.ci,
   name: row.name,
-  densityGPerMl: row.density_g_cm3.typical,
-  oilAbsorptionGPer100g: row.oil_absorption_g_per_100g.typical,
-  dryingFactor: row.drying_time_factor.typical,
-  tubeOilWtPct: row.tube_oil_wt_pct.typical,
+  densityGPerMl: row.density_g_cm3,
+  oilAbsorptionGPer100g: row.oil_absorption_g_per_100g,
+  dryingFactor: row.drying_time_factor,
+  tubeOilWtPct: row.tube_oil_wt_pct,
   metals: row.metals,
 });
 

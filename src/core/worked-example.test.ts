@@ -43,10 +43,10 @@ const expectPrinted = (start: string, ...values: number[]) =>
 const pigment = (key: string) => {
   const row = PIGMENT_ROWS.find((p) => p.key === key)!;
   return {
-    density: row.density_g_cm3.typical,
-    oilAbsorption: row.oil_absorption_g_per_100g.typical,
-    oilWtPct: row.tube_oil_wt_pct.typical,
-    factor: row.drying_time_factor.typical,
+    density: row.density_g_cm3,
+    oilAbsorption: row.oil_absorption_g_per_100g,
+    oilWtPct: row.tube_oil_wt_pct,
+    factor: row.drying_time_factor,
   };
 };
 const [white, umber] = [pigment('titanium-white'), pigment('raw-umber')];

@@ -1,4 +1,3 @@
-import type { ApplicationKey } from './applications';
 import type { Material } from './materials';
 import type { Confidence, ConstantRow } from './constants';
 import { lowRow, valuesOf } from './rows';
@@ -25,37 +24,17 @@ export const OPTICS_ROWS = {
   binderAtNm: row(430, 'nm', 'where the K of the binders is given', 'high'),
   scatterAtNm: row(550, 'nm', 'where S is given', 'high'),
   voidScatter: lowRow(0.5, '1/um per share of voids', JUDGED),
-  hidingContrast: row(
-    0.98,
-    'Y over black / Y over white',
-    'ASTM D2805, ISO 6504; memory',
-    'medium',
-  ),
-  hidingWhite: row(0.905, 'inner reflectance', 'drawdown card of Y 80', 'medium'),
-  hidingMostUm: lowRow(3000, 'um', 'thicker than any film'),
-  /** Coefficient of variation of thickness, by how a coat is laid. */
-  cvLevelled: lowRow(0.15, 'share', JUDGED),
   cvSoftBrush: lowRow(0.3, 'share', JUDGED),
-  cvWiped: lowRow(0.5, 'share', JUDGED),
-  /** Two things side by side do not differ; they pass in a picture. */
-  sameDe: lowRow(1, 'CIEDE2000', 'about one just noticeable step; common practice'),
-  passesDe: lowRow(2, 'CIEDE2000', JUDGED),
   /** The pole of warmth among hues; Ou, Luo, Woodcock & Wright, Color Res. Appl. 29 (2004). */
   warmHueDeg: row(50, 'degrees of Lab hue', 'Ou and co-workers; from memory', 'medium'),
   gamutTolerance: row(0.0005, 'linear sRGB', 'rounding of the matrix', 'high'),
-  gamutWarnDe: lowRow(2, 'CIEDE2000', JUDGED),
-  /** How far a tube may be off the table: strength times or over this. */
-  strengthFactor: lowRow(1.5, 'factor', 'one sigma, ln 0.4: judgement'),
-  brushedThickness: lowRow(0.3, 'share', 'thickness as brushed; judgement'),
-  weberFraction: row(0.02, 'share of the light', 'Weber fraction 1-2 %', 'medium'),
-  riccoArcmin: row(2, 'arc minutes', 'Ricco summation', 'medium'),
-  brushNoise: lowRow(2, 'factor', JUDGED),
-  arcminPerRadian: row(3438, 'arc minutes', 'geometry', 'high'),
-  /** Acrylic films hold less pigment than oil. */
-  glazeLeastUm: lowRow(3, 'um', 'thinnest glaze that is a film'),
-  glazeMostUm: lowRow(40, 'um', 'thickest coat that still is a glaze'),
-  leastTubeShare: lowRow(0.02, 'share', 'less than this is medium'),
-  unreachableDe: lowRow(2, 'CIEDE2000', 'passes in a picture below it'),
+  /** Where a tube may differ from the table: hats over blue, green and red. */
+  hatBlueNm: row(430, 'nm', 'flat below it', 'medium'),
+  hatGreenNm: row(525, 'nm', JUDGED, 'medium'),
+  hatRedNm: row(640, 'nm', 'flat above it', 'medium'),
+  hatBlueWidth: row(95, 'nm', JUDGED, 'medium'),
+  hatGreenWidth: row(95, 'nm', JUDGED, 'medium'),
+  hatRedWidth: row(115, 'nm', JUDGED, 'medium'),
 } as const satisfies Record<string, ConstantRow>;
 
 export const OPTICS = valuesOf(OPTICS_ROWS);
@@ -112,35 +91,6 @@ export const BINDER_COLOUR = {
 } as const;
 export type ColouredBinder = keyof typeof BINDER_COLOUR;
 
-/** Words by chroma C*, upper ends; judgement. */
-export const CHROMA_WORDS: readonly (readonly [below: number, word: string])[] = [
-  [4, 'neutral'],
-  [15, 'greyed'],
-  [35, 'muted'],
-  [60, 'clear'],
-  [Infinity, 'strong'],
-];
-/** Words by Lab hue, degrees, upper ends; judgement (Lab hue bends in blue). */
-export const HUE_WORDS: readonly (readonly [below: number, word: string])[] = [
-  [10, 'purple-magenta'],
-  [40, 'red'],
-  [70, 'orange'],
-  [105, 'yellow'],
-  [135, 'yellow-green'],
-  [190, 'green'],
-  [230, 'blue-green'],
-  [290, 'blue'],
-  [330, 'violet'],
-  [Infinity, 'purple-magenta'],
-];
-/** How much warmer or cooler, by the step on the warm axis; judgement. */
-export const STEP_WORDS: readonly (readonly [below: number, word: string])[] = [
-  [1.5, ''],
-  [4, 'slightly'],
-  [8, 'clearly'],
-  [Infinity, 'strongly'],
-];
-
 /** Inner reflectance of grounds over the bands: flat, or rising from one level to another about a wavelength. Low. */
 export type GroundColour =
   | { flat: number }
@@ -170,65 +120,6 @@ export const GROUND_COLOUR_KEYS = Object.keys(GROUND_COLOURS) as [
   GroundColourKey,
   ...GroundColourKey[],
 ];
-
-/** How unevenly each way of laying leaves a film: coefficient of variation of its thickness. Judgement, low. */
-export const UNEVEN: Record<ApplicationKey, number> = {
-  stain: OPTICS.cvWiped,
-  'scrub-in': OPTICS.cvWiped,
-  glaze: OPTICS.cvSoftBrush,
-  scumble: OPTICS.cvWiped,
-  'brush-coat': OPTICS.cvSoftBrush,
-  knife: OPTICS.cvSoftBrush,
-  impasto: OPTICS.cvWiped,
-  'rubbed-on': OPTICS.cvWiped,
-  finger: OPTICS.cvSoftBrush,
-  rag: OPTICS.cvWiped,
-};
-
-/** Fitting a painter's swatches: what may differ from the table, how far, and how well a photo tells. */
-export const CALIBRATION_ROWS = {
-  hatBlueNm: row(430, 'nm', 'flat below it', 'medium'),
-  hatGreenNm: row(525, 'nm', JUDGED, 'medium'),
-  hatRedNm: row(640, 'nm', 'flat above it', 'medium'),
-  hatBlueWidth: row(95, 'nm', JUDGED, 'medium'),
-  hatGreenWidth: row(95, 'nm', JUDGED, 'medium'),
-  hatRedWidth: row(115, 'nm', JUDGED, 'medium'),
-  sdAbsorption: lowRow(0.5, 'ln', 'tubes of one pigment differ by a factor of 2'),
-  sdScattering: lowRow(0.5, 'ln', JUDGED),
-  sdPower: lowRow(0.25, 'exponent', JUDGED),
-  sdShiftNm: lowRow(5, 'nm', 'edges of the table'),
-  sdThickness: lowRow(0.12, 'ln', 'a drawdown is good to a tenth'),
-  sdL: lowRow(1.5, 'Lab', 'photo with a grey card'),
-  sdA: lowRow(2, 'Lab', 'photo with a grey card'),
-  sdB: lowRow(2, 'Lab', 'photo with a grey card'),
-  steps: lowRow(25, 'steps', 'of least squares'),
-  /** A step of the differences. */
-  stepSize: lowRow(1e-4, 'in units of the parameter', JUDGED),
-  /** Misfit, and distance from the table in standard deviations, beyond which the swatches are asked for again. */
-  mostMisfit: lowRow(3, 'CIEDE2000', JUDGED),
-  mostDeviation: lowRow(2.5, 'standard deviations', JUDGED),
-  /** A figure that moved its own spread by less than this says nothing new. */
-  knownShare: lowRow(0.8, 'posterior over prior spread', JUDGED),
-} as const satisfies Record<string, ConstantRow>;
-export const CALIBRATION = valuesOf(CALIBRATION_ROWS);
-
-/** The search for a glaze, a cover or an opaque mix. */
-export const GLAZE_SEARCH_ROWS = {
-  leastUm: lowRow(0.02, 'um of tube paint', 'start of the search'),
-  mostUm: lowRow(25, 'um of tube paint', 'end of the search'),
-  singles: lowRow(20, 'steps', JUDGED),
-  pairs: lowRow(7, 'steps each', JUDGED),
-  triples: lowRow(4, 'steps each', JUDGED),
-  polished: lowRow(8, 'starts of each size', JUDGED),
-  polishSteps: lowRow(18, 'steps', JUDGED),
-  perPigment: lowRow(0.05, 'DE2000 squared', 'a further paint must earn its place'),
-  triplesFrom: lowRow(6, 'paints', 'of the best pairs'),
-  /** Shares of a mix that is laid opaque. */
-  leastShare: lowRow(0.002, 'share', 'less cannot be measured'),
-  told: lowRow(3, 'answers', 'of different paints'),
-  askEvery: lowRow(16, 'sets of paints', 'between two looks at the clock'),
-} as const satisfies Record<string, ConstantRow>;
-export const GLAZE_SEARCH = valuesOf(GLAZE_SEARCH_ROWS);
 
 /**
  * What a coat that is no mixed paint looks like, where it covers: shares of tube paint that stand for its kind, for

@@ -1,5 +1,5 @@
 import { format } from 'date-fns/format';
-import { OPTICS } from '@/data/optics';
+import { OPTICS_BENCH } from '@/data/optics-bench';
 import type { ScreenColour } from '@/core/optics';
 import type { ColourSource } from '@/core/optics/composition';
 
@@ -14,6 +14,6 @@ export function sourceWords({ kind, at }: ColourSource): string {
 
 /** What the screen leaves out; null where it shows the colour. */
 export const screenWords = ({ shown, off }: ScreenColour): string | null =>
-  !shown && off > OPTICS.gamutWarnDe
+  !shown && off > OPTICS_BENCH.gamutWarnDe
     ? `More colourful than this screen can show (off by ${off.toFixed(0)} steps).`
     : null;

@@ -1,6 +1,6 @@
 import { filmOfRecipe, tubeConstituents, wetMixture, type Recipe } from '@/core/film';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
-import { hexOf } from '@/core/optics';
+import { hexOf } from '@/core/optics/screen';
 import type { Swatches } from '@/core/optics/composition';
 import { masstoneLab, tintLab } from '@/core/optics/masstone';
 import { colour } from '@/ui/tokens';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { OPTICS } from '@/data/optics';
+import { OPTICS_BENCH } from '@/data/optics-bench';
 import { mediumPartSchema, recipeSchema, tubePartSchema } from '../film/recipe';
 import { changeOf, changeWords, hexOf, labOf, seen, stackOver, type Lab } from '../optics';
 import { NO_SWATCHES } from '../optics/composition';
@@ -45,8 +46,8 @@ export const glazeVerb = (define: DefineVerb) =>
       medium: z.array(mediumPartSchema).default([{ parts: 1, ingredient: 'stand-oil' }]),
       mostMediumShare: z.number().min(0).lt(1).default(0.9),
       leastFatness: z.number().min(0).lt(1).default(0).describe('of the dry film, for the school'),
-      leastUm: um.default(OPTICS.glazeLeastUm),
-      mostUm: um.default(OPTICS.glazeMostUm),
+      leastUm: um.default(OPTICS_BENCH.glazeLeastUm),
+      mostUm: um.default(OPTICS_BENCH.glazeMostUm),
       usualUm: um.default(12),
       ground: groundInput.default('opaque-titanium-white'),
       films: z.array(filmInput).max(200).default([]),

@@ -1,4 +1,5 @@
-import { CALIBRATION, type Finish } from '@/data/optics';
+import { CALIBRATION } from '@/data/calibration';
+import type { Finish } from '@/data/optics';
 import { de2000, labOf, type Lab } from './colour';
 import { opaque, over, plateOf, type OpticalFilm } from './films';
 import { leastSquares } from './least-squares';

@@ -1,4 +1,5 @@
 import { D65_2 } from '@/data/cie';
+import { OPTICS } from '@/data/optics';
 import type { Spectrum } from './spectrum';
 
 /** CIE Lab, for the white of the weights it was computed with. */
@@ -143,3 +144,9 @@ export function valueOfY(y: number): number {
 
 /** Munsell value of a Lab. */
 export const valueOfLab = (lab: Lab): number => valueOfY(xyzOfLab(lab)[1]);
+
+/** Warmth on the axis from greenish blue to orange: C* cos(h - 50 deg); Ou and co-workers (2004), from memory. */
+export const warmthOf = ([, a, b]: Lab): number => {
+  const pole = (OPTICS.warmHueDeg * Math.PI) / 180;
+  return a * Math.cos(pole) + b * Math.sin(pole);
+};

@@ -1,4 +1,4 @@
-import { CALIBRATION as C, OPTICS } from '@/data/optics';
+import { OPTICS } from '@/data/optics';
 import { PIGMENT_OPTICS } from '@/data/pigment-optics';
 import type { Correction } from './pigments';
 import { absorptionAt, BANDS_NM, spectrumOf } from './spectrum';
@@ -25,9 +25,9 @@ const hat = (nm: number, at: number, width: number): number =>
   Math.max(0, 1 - Math.abs(nm - at) / width);
 
 const HATS = BANDS_NM.map((nm) => [
-  nm < C.hatBlueNm ? 1 : hat(nm, C.hatBlueNm, C.hatBlueWidth),
-  hat(nm, C.hatGreenNm, C.hatGreenWidth),
-  nm > C.hatRedNm ? 1 : hat(nm, C.hatRedNm, C.hatRedWidth),
+  nm < OPTICS.hatBlueNm ? 1 : hat(nm, OPTICS.hatBlueNm, OPTICS.hatBlueWidth),
+  hat(nm, OPTICS.hatGreenNm, OPTICS.hatGreenWidth),
+  nm > OPTICS.hatRedNm ? 1 : hat(nm, OPTICS.hatRedNm, OPTICS.hatRedWidth),
 ]);
 
 /**

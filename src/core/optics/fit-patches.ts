@@ -1,4 +1,4 @@
-import { CALIBRATION } from '@/data/optics';
+import { CALIBRATION } from '@/data/calibration';
 import type { SwatchPatch } from '../cabinet/swatch-schema';
 import { calibrate, type Calibration, type Patch } from './calibrate';
 import { tablePaintOf, type OpticalPaint } from './paint';

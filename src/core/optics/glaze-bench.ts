@@ -1,4 +1,5 @@
-import { OPTICS, type Age, type Finish } from '@/data/optics';
+import type { Age, Finish } from '@/data/optics';
+import { OPTICS_BENCH } from '@/data/optics-bench';
 import { dryingTimes, REFERENCE_CLIMATE } from '../drying';
 import { filmOfRecipe, type Recipe } from '../film';
 import { STUDIO_HANDBOOK } from '../handbook';
@@ -153,7 +154,7 @@ export function benchFacts(
     cover: coatsToCover(coat, darkest, lightest),
     line: showsThrough(coat, CHARCOAL, below, LINE),
     streaks: streaks(coat, below, finish, cv),
-    between: [at(1 - OPTICS.brushedThickness), at(1 + OPTICS.brushedThickness)],
+    between: [at(1 - OPTICS_BENCH.brushedThickness), at(1 + OPTICS_BENCH.brushedThickness)],
     graded: gradedThickness(coat, um, below, STATIONS, finish),
     veilWarmth: changeOf(labOf(seen(darkest, finish)), labOf(seenUneven(coat, darkest, finish, cv)))
       .warmth,

@@ -98,6 +98,16 @@ test('the film stays inside its limits, and a disliked paint gives way', () => {
   expect(other.answers[0]!.paints.some((p) => p.index === first)).toBe(false);
 });
 
+test('a glaze weaker than the medium allows is not told', () => {
+  const wanted = glazed({ 'burnt-umber': 0.02 }, 11.98, groundSpectrum('opaque-titanium-white'));
+  const capped = { ...limits, leastTube: 0.2 };
+  for (const answer of searchGlaze(task({ wanted, limits: capped })).answers) {
+    const tube = answer.paints.reduce((s, p) => s + p.um, 0);
+    expect(tube / answer.thicknessUm).toBeGreaterThanOrEqual(0.2 - 1e-9);
+    expect(answer.thicknessUm).toBeGreaterThanOrEqual(3 - 1e-9);
+  }
+});
+
 test('it is stopped with the best so far, and looks the same every time', () => {
   let asked = 0;
   const stopped = searchGlaze(task({ wanted: [40, 10, 10] }), () => (asked += 1) > 2);

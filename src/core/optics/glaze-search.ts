@@ -1,5 +1,7 @@
 import { D65_2 } from '@/data/cie';
-import { FINISH_SHARE, GLAZE_SEARCH, OPTICS, type Finish } from '@/data/optics';
+import { GLAZE_SEARCH } from '@/data/glaze-search';
+import { FINISH_SHARE, OPTICS, type Finish } from '@/data/optics';
+import { OPTICS_BENCH } from '@/data/optics-bench';
 import { binderTail } from './pigments';
 import { de2000, de2000Parts, labOfXyz, whiteOf, type Lab } from './colour';
 import { leastSquares } from './least-squares';
@@ -74,9 +76,12 @@ class Look {
     this.glare = FINISH_SHARE[task.finish] * K1;
   }
 
-  /** Thickness that so much tube paint is laid in; and the factor that makes it fit where it is too much for any. */
+  /** Thickness that so much tube paint is laid in; and the factor that makes it fit where it is too much, or too little, for any. */
   thickness(tubeUm: number): { um: number; fit: number } {
     const { leastUm, mostUm, usualUm, leastTube, mostTube } = this.task.limits;
+    // The thinnest film with the most medium holds so much paint; less cannot be laid.
+    const weakest = leastUm * leastTube;
+    if (tubeUm < weakest) return { um: leastUm, fit: weakest / tubeUm };
     const least = Math.max(leastUm, tubeUm / mostTube);
     if (least > mostUm) return { um: mostUm, fit: (mostUm * mostTube) / tubeUm };
     const most = Math.max(least, Math.min(mostUm, tubeUm / leastTube));
@@ -269,5 +274,5 @@ function tell(
     });
     if (answers.length === GLAZE_SEARCH.told) break;
   }
-  return { answers, reached: (answers[0]?.de ?? Infinity) < OPTICS.unreachableDe };
+  return { answers, reached: (answers[0]?.de ?? Infinity) < OPTICS_BENCH.unreachableDe };
 }

@@ -1,4 +1,4 @@
-import { OPTICS } from '@/data/optics';
+import { OPTICS_BENCH } from '@/data/optics-bench';
 import { de2000, labOf, xyzOf } from './colour';
 import { over, plateOf, thicker, type OpticalFilm, type Plate } from './films';
 import { flat, type Spectrum } from './spectrum';
@@ -10,7 +10,7 @@ const FINISH = 'oil-gloss';
 const luminance = (inner: Spectrum): number => xyzOf(seen(inner, FINISH))[1];
 
 const BLACK = flat(0);
-const CARD = flat(OPTICS.hidingWhite);
+const CARD = flat(OPTICS_BENCH.hidingWhite);
 
 /** Luminance over black to luminance over the white of a drawdown card; 1 is covered. ASTM D2805, ISO 6504; from memory. */
 export function contrastRatio(film: OpticalFilm): number {
@@ -24,12 +24,12 @@ export function contrastRatio(film: OpticalFilm): number {
  */
 export function hidingUm(perUm: OpticalFilm): number | null {
   const ratio = (um: number) => contrastRatio(thicker(perUm, um));
-  let high: number = OPTICS.hidingMostUm;
-  if (ratio(high) < OPTICS.hidingContrast) return null;
+  let high: number = OPTICS_BENCH.hidingMostUm;
+  if (ratio(high) < OPTICS_BENCH.hidingContrast) return null;
   let low = 0.1;
   for (let i = 0; i < 40; i++) {
     const mid = Math.sqrt(low * high);
-    if (ratio(mid) < OPTICS.hidingContrast) low = mid;
+    if (ratio(mid) < OPTICS_BENCH.hidingContrast) low = mid;
     else high = mid;
   }
   return Math.sqrt(low * high);
@@ -60,13 +60,13 @@ export function coatsToCover(coat: OpticalFilm, darkest: Spectrum, lightest: Spe
     light = over(plate, light);
     const de = de2000(labOf(seen(dark, FINISH)), labOf(seen(light, FINISH)));
     left.push(de);
-    if (de < OPTICS.sameDe) break;
+    if (de < OPTICS_BENCH.sameDe) break;
   }
   const first = (limit: number) => {
     const at = left.findIndex((de) => de < limit);
     return at < 0 ? null : at + 1;
   };
-  return { left, passes: first(OPTICS.passesDe), same: first(OPTICS.sameDe) };
+  return { left, passes: first(OPTICS_BENCH.passesDe), same: first(OPTICS_BENCH.sameDe) };
 }
 
 /** Whether a line drawn below still shows through a coat. */
@@ -92,8 +92,11 @@ export function showsThrough(
 ): Through {
   const plate = plateOf(coat);
   const [yLine, yField] = [luminance(over(plate, line)), luminance(over(plate, field))];
-  const arcmin = (OPTICS.arcminPerRadian * lineMm) / distanceMm;
-  const limit = OPTICS.weberFraction * Math.max(1, OPTICS.riccoArcmin / arcmin) * OPTICS.brushNoise;
+  const arcmin = (OPTICS_BENCH.arcminPerRadian * lineMm) / distanceMm;
+  const limit =
+    OPTICS_BENCH.weberFraction *
+    Math.max(1, OPTICS_BENCH.riccoArcmin / arcmin) *
+    OPTICS_BENCH.brushNoise;
   const contrast = Math.abs(yLine - yField) / yField;
   return { contrast, limit, de: between(plate, line, field), shows: contrast > limit };
 }

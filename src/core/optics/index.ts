@@ -31,6 +31,7 @@ export {
   labOfXyz,
   valueOfLab,
   valueOfY,
+  warmthOf,
   whiteOf,
   xyzOf,
   xyzOfLab,
@@ -41,5 +42,5 @@ export {
 } from './colour';
 export { hexOf, labOfHex, linearOf, screenColour, type ScreenColour } from './screen';
 export { colourOf, seenUneven, streaks, type Colour } from './look';
-export { changeOf, changeWords, colourWords, hueWord, warmthOf, type ColourChange } from './words';
+export { changeOf, changeWords, colourWords, hueWord, type ColourChange } from './words';
 export { neatFilm, opaqueLab, tablePaintOf, type OpticalPaint } from './paint';

@@ -1,4 +1,4 @@
-import { OPTICS } from '@/data/optics';
+import { OPTICS_BENCH } from '@/data/optics-bench';
 import { chromaOf, de2000, hueOf, type Lab } from './colour';
 import { mixer } from './mixer';
 import { opaqueLab, type OpticalPaint } from './paint';
@@ -221,4 +221,4 @@ export function reachAt(paints: readonly OpticalPaint[], lightness: number): num
 }
 
 /** Whether two colours pass for one in a picture. */
-export const passes = (one: Lab, other: Lab): boolean => de2000(one, other) < OPTICS.passesDe;
+export const passes = (one: Lab, other: Lab): boolean => de2000(one, other) < OPTICS_BENCH.passesDe;

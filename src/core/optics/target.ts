@@ -1,4 +1,5 @@
-import { OPTICS, type Finish } from '@/data/optics';
+import type { Finish } from '@/data/optics';
+import { OPTICS_BENCH } from '@/data/optics-bench';
 import {
   composition,
   filmOfRecipe,
@@ -112,8 +113,8 @@ function answerOf(task: TargetTask, found: GlazeAnswer, { film, recipe }: Made):
     lab,
     de: de2000(lab, task.wanted),
     between: [
-      lookOf(task, thicker(film, 1 - OPTICS.brushedThickness)),
-      lookOf(task, thicker(film, 1 + OPTICS.brushedThickness)),
+      lookOf(task, thicker(film, 1 - OPTICS_BENCH.brushedThickness)),
+      lookOf(task, thicker(film, 1 + OPTICS_BENCH.brushedThickness)),
     ],
   };
 }
@@ -191,7 +192,9 @@ const SHARE_OF_GLAZE = 0.7;
 export function findTarget(task: TargetTask, watch?: (share: number) => boolean): TargetFound {
   const solids = task.medium.length === 0 ? 0 : mediumFigures(task.medium).solidsVolumeFraction;
   const leastTube =
-    solids === 0 ? 1 : Math.max(OPTICS.leastTubeShare, tubeShare(task.mostMediumShare, solids));
+    solids === 0
+      ? 1
+      : Math.max(OPTICS_BENCH.leastTubeShare, tubeShare(task.mostMediumShare, solids));
   const { leastUm, mostUm, usualUm } = task;
   const found = searchGlaze(
     glazeTask(task, { leastUm, mostUm, usualUm, leastTube, mostTube: 1 }),
@@ -208,7 +211,7 @@ export function findTarget(task: TargetTask, watch?: (share: number) => boolean)
   answers.sort((a, b) => a.de - b.de);
   // What is no better than leaving it alone is no answer.
   const useful = answers.filter((a) => a.de < bare);
-  const reached = (useful[0]?.de ?? Infinity) < OPTICS.unreachableDe;
+  const reached = (useful[0]?.de ?? Infinity) < OPTICS_BENCH.unreachableDe;
   const painted =
     reached || found.stopped
       ? null

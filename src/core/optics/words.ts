@@ -1,14 +1,8 @@
-import { CHROMA_WORDS, HUE_WORDS, OPTICS, STEP_WORDS } from '@/data/optics';
-import { chromaOf, hueOf, type Lab, valueOfLab } from './colour';
+import { CHROMA_WORDS, HUE_WORDS, STEP_WORDS } from '@/data/colour-words';
+import { chromaOf, hueOf, valueOfLab, warmthOf, type Lab } from './colour';
 
 const wordFor = (table: readonly (readonly [number, string])[], x: number): string =>
   table.find(([below]) => x < below)?.[1] ?? '';
-
-/** Warmth on the axis from greenish blue to orange: C* cos(h - 50 deg); Ou and co-workers (2004), from memory. */
-export const warmthOf = ([, a, b]: Lab): number => {
-  const pole = (OPTICS.warmHueDeg * Math.PI) / 180;
-  return a * Math.cos(pole) + b * Math.sin(pole);
-};
 
 /** "muted orange", "neutral": chroma and hue in words. */
 export function colourWords(lab: Lab): string {

@@ -1,19 +1,14 @@
 import { MATERIALS } from '@/data/materials';
 import { OPTICS, type Finish, type GroundColourKey } from '@/data/optics';
 import { STUDIO_HANDBOOK } from '../handbook';
-import {
-  finishOf,
-  groundSpectrum,
-  labOf,
-  over,
-  plateOf,
-  screenColour,
-  seen,
-  seenUneven,
-  type Lab,
-  type ScreenColour,
-  type Spectrum,
-} from '../optics';
+// By their own names, not by the index: every first page pays for this file.
+import { labOf, type Lab } from '../optics/colour';
+import { over, plateOf } from '../optics/films';
+import { seenUneven } from '../optics/look';
+import { groundSpectrum } from '../optics/pigments';
+import { screenColour, type ScreenColour } from '../optics/screen';
+import type { Spectrum } from '../optics/spectrum';
+import { finishOf, seen } from '../optics/surface';
 import {
   filmOfConstituents,
   sourceOf,

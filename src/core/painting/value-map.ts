@@ -1,4 +1,4 @@
-import { valueOfLab, warmthOf } from '../optics';
+import { valueOfLab, warmthOf } from '../optics/colour';
 import type { Swatches } from '../optics/composition';
 import type { PaintingAssessment } from './layer';
 import { stackLook, type FilmLook } from './look';

@@ -6,7 +6,7 @@ import { Action } from '@/ui/Action';
 import { Screen } from '@/ui/Screen';
 import { Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
-import { SwatchPart } from '@/features/swatches/SwatchPart';
+import { SwatchPart } from '@/features/lazy';
 import { MediumRecipe, useMediumEdit } from './MediumEditor';
 import { PaintFields, usePaintEdit } from './PaintEditor';
 

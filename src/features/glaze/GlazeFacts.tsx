@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { OPTICS } from '@/data/optics';
+import { OPTICS_BENCH } from '@/data/optics-bench';
 import { de2000, valueOfLab } from '@/core/optics';
 import { benchFacts, coatPlans, type BenchFacts } from '@/core/optics/glaze-bench';
 import { Heading, Text } from '@/ui/Text';
@@ -73,7 +74,7 @@ export function GlazeFacts({ glaze }: { glaze: Glaze }) {
         {`Brushed a third thinner or thicker, value ${valueOfLab(thin).toFixed(1)} to ${valueOfLab(thick).toFixed(1)}.`}
       </Text>
       <Text>
-        {streaky < OPTICS.passesDe
+        {streaky < OPTICS_BENCH.passesDe
           ? 'Thin and thick places of the brushed coat pass for one colour.'
           : `Thin and thick places of the brushed coat differ by ${streaky.toFixed(0)} steps: it will look streaky up close.`}
       </Text>

@@ -57,7 +57,7 @@ export function GlazeScreen({
           <>
             <Over glaze={glaze} />
             {glaze.rows.length > 0 ? <Seen glaze={glaze} /> : <NotYet glaze={glaze} />}
-            <LookedAt glaze={glaze} />
+            {glaze.rows.length > 0 ? <LookedAt glaze={glaze} /> : null}
             <GlazeFacts glaze={glaze} />
             <PhotoPreview glaze={glaze} />
           </>

@@ -37,8 +37,10 @@ export function usePlanGlaze(
 export function PlanGlaze({ glaze }: { glaze: Glaze }) {
   const router = useRouter();
   const plan = usePlanGlaze(glaze);
-  const [planned, setPlanned] = useState<string | null>(null);
+  const [last, setPlanned] = useState<string | null>(null);
   const { recipe, painting } = glaze;
+  // Taken back, it is not planned any more.
+  const planned = painting?.coats.some((c) => c.id === last) ? last : null;
   if (!plan || !recipe || !painting) return null;
   return (
     <View style={{ gap: space.s }}>

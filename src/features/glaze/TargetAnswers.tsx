@@ -30,9 +30,17 @@ export function recipeWords({ mix, mediumShare, thicknessUm, mediumName }: Recip
   return `${paints}${medium}, ${thicknessUm < 10 ? thicknessUm.toFixed(1) : Math.round(thicknessUm)} µm`;
 }
 
+/** Less than this apart nobody sees which is lighter. */
+const SAME_VALUE = 0.3;
+
 /** What a glaze does to where the passage stands among its neighbours: only what turns round is told. */
 function neighbourWords({ neighbours }: PassageAnswer): string | null {
-  const turned = neighbours.filter(({ before, after }) => Math.sign(before) !== Math.sign(after));
+  const turned = neighbours.filter(
+    ({ before, after }) =>
+      Math.sign(before) !== Math.sign(after) &&
+      Math.abs(before) > SAME_VALUE &&
+      Math.abs(after) > SAME_VALUE,
+  );
   if (turned.length === 0) return null;
   return `It turns the order of values: ${turned
     .map(({ name, after }) => `${after > 0 ? 'lighter' : 'darker'} than ${name} then`)
@@ -94,7 +102,9 @@ function Answer({
   kind: 'glaze' | 'paint';
 }) {
   const plan = usePlanGlaze(glaze);
-  const [done, setDone] = useState(false);
+  const [planned, setPlanned] = useState<string | null>(null);
+  // Taken back, it can be planned again.
+  const done = glaze.painting?.coats.some((c) => c.id === planned) ?? false;
   const { recipe, lab, de, touchDays, ml, between } = answer;
   const words = recipeWords(recipe);
   const neighbours = neighbourWords(answer);
@@ -132,8 +142,7 @@ function Answer({
             title={done ? 'Planned' : 'Plan it'}
             disabled={done}
             onPress={() => {
-              plan(recipe, kind);
-              setDone(true);
+              setPlanned(plan(recipe, kind));
             }}
           />
         ) : null}

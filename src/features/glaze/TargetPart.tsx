@@ -1,7 +1,9 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { OPTICS } from '@/data/optics';
+import { OPTICS_BENCH } from '@/data/optics-bench';
 import { asTube } from '@/core/cabinet';
+import type { MediumPart } from '@/core/film';
 import { changeOf, changeWords, screenColour, thicker, valueOfLab, type Lab } from '@/core/optics';
 import { coatsToLook } from '@/core/optics/coats';
 import { readColour, stepped } from '@/core/optics/wanted';
@@ -141,7 +143,9 @@ function OnTheBench({ glaze, wanted }: { glaze: Glaze; wanted: Lab }) {
   );
   if (!told) return null;
   const off =
-    told.de < OPTICS.unreachableDe ? 'which passes for it' : `${told.de.toFixed(0)} steps off`;
+    told.de < OPTICS_BENCH.unreachableDe
+      ? 'which passes for it'
+      : `${told.de.toFixed(0)} steps off`;
   return (
     <Text>
       {told.coats === 0
@@ -170,8 +174,10 @@ function Search({ glaze, now }: { glaze: Glaze; now: Lab }) {
   const [mediumShare, setMediumShare] = useState('90');
   const { state, begin, cancel } = useTarget();
   const share = parseNumber(mediumShare) / 100;
-  const medium = glaze.recipe?.medium ?? [];
-  const mediumName = glaze.recipe?.mediumName;
+  const own = glaze.recipe?.medium ?? [];
+  // Without one on the bench a glaze is thinned with what most are.
+  const medium: MediumPart[] = own.length > 0 ? own : [{ parts: 1, ingredient: 'stand-oil' }];
+  const mediumName = own.length > 0 ? glaze.recipe?.mediumName : 'stand oil';
   const ready = wanted !== null && used.length > 0 && share >= 0 && share < 1;
   return (
     <View style={{ gap: space.m }}>
@@ -242,9 +248,9 @@ function Search({ glaze, now }: { glaze: Glaze; now: Lab }) {
               tubes: used.map((p) => ({ parts: 1, own: asTube(p) })),
               medium,
               ...(mediumName && { mediumName }),
-              mostMediumShare: medium.length === 0 ? 0 : share,
-              leastUm: OPTICS.glazeLeastUm,
-              mostUm: OPTICS.glazeMostUm,
+              mostMediumShare: share,
+              leastUm: OPTICS_BENCH.glazeLeastUm,
+              mostUm: OPTICS_BENCH.glazeMostUm,
               usualUm: USUAL_UM,
               uneven: OPTICS.cvSoftBrush,
               wanted: wanted!,

@@ -73,12 +73,9 @@ export const AboutPaintingScreen = onDemand(
 export const CabinetScreen = onDemand(
   async () => (await import('@/features/cabinet/CabinetScreen')).CabinetScreen,
 );
-export const CoatScreen = onDemand(
-  async () => (await import('@/features/coat/CoatScreen')).CoatScreen,
-);
-export const GlazeScreen = onDemand(
-  async () => (await import('@/features/glaze/GlazeScreen')).GlazeScreen,
-);
+const paintWork = () => import('@/features/coat/paint-work');
+export const CoatScreen = onDemand(async () => (await paintWork()).CoatScreen);
+export const GlazeScreen = onDemand(async () => (await paintWork()).GlazeScreen);
 export const GridScreen = onDemand(
   async () => (await import('@/features/bench/GridScreen')).GridScreen,
 );
@@ -145,8 +142,10 @@ export const SessionScreen = onDemand(
 export const StudioScreen = onDemand(
   async () => (await import('@/features/session/StudioScreen')).StudioScreen,
 );
-export const StringsScreen = onDemand(
-  async () => (await import('@/features/strings/StringsScreen')).StringsScreen,
+export const StringsScreen = onDemand(async () => (await paintWork()).StringsScreen);
+export const SwatchPart = onDemand(
+  async () => (await paintWork()).SwatchPart,
+  'What your swatches say',
 );
 export const TouchScreen = onDemand(
   async () => (await import('@/features/touch/TouchScreen')).TouchScreen,

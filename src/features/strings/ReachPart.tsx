@@ -8,7 +8,7 @@ import { reachAt } from '@/core/optics/strings';
 import { opticalPaint } from '@/core/optics/tubes';
 import { readColour } from '@/core/optics/wanted';
 import { BINDERS } from '@/data/binders';
-import { HUE_WORDS } from '@/data/optics';
+import { HUE_WORDS } from '@/data/colour-words';
 import { parseNumber } from '@/forms';
 import { useStoreSelector, useSwatches } from '@/store/hooks';
 import { Action } from '@/ui/Action';

@@ -1,0 +1,8 @@
+/**
+ * What works with mixes, as one piece: what several pieces share would come with the first page, so the coat editor, the
+ * glaze, the strings and the swatches of a tube are one.
+ */
+export { GlazeScreen } from '@/features/glaze/GlazeScreen';
+export { StringsScreen } from '@/features/strings/StringsScreen';
+export { SwatchPart } from '@/features/swatches/SwatchPart';
+export { CoatScreen } from './CoatScreen';
