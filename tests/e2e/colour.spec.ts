@@ -60,11 +60,15 @@ test('a glaze is looked for, planned, seen in the section, and laid', async ({ p
   await page.getByRole('button', { name: 'More: Warmer', exact: true }).click({ clickCount: 4 });
   await page.getByRole('button', { name: 'Look for it' }).click();
   await expect(page.getByRole('heading', { name: /reach/ })).toBeVisible();
+  await expect(page.getByText(/^In values: .* jars \(now /).first()).toBeVisible();
   await page.getByRole('button', { name: 'Plan it', exact: true }).first().click();
   await expect(page.getByRole('button', { name: 'Planned' })).toBeVisible();
   await openPlace(page, 'Today');
   await page.getByRole('link', { name: /^wall, Grey Jars/ }).click();
   await expect(page.getByText('Glaze', { exact: true }).first()).toBeVisible();
+  await expect(
+    page.getByText(/^Value \d\.\d with it, its colour an estimate from tables\./),
+  ).toBeVisible();
   await page.getByRole('button', { name: 'Lay it' }).click();
   await page.getByRole('button', { name: 'Laid now' }).click();
   await expect
@@ -109,7 +113,12 @@ test('a paint is calibrated by its swatches, goes by them everywhere, and is und
   await expect(sheet.getByText(/times stronger than usual/)).toBeVisible();
   await sheet.getByRole('button', { name: 'Go by these swatches' }).click();
   await expect(page.getByText('By your swatches of 10 March 2026.')).toBeVisible();
-  await page.reload();
+  // Beside the list, as on a wide screen, the paint has no address of its own: it is opened again.
+  await page.goto('/cabinet');
+  await page
+    .getByRole('link', { name: /^Burnt sienna, PBr7/ })
+    .first()
+    .click();
   await expect(page.getByText('By your swatches of 10 March 2026.')).toBeVisible();
   await page.getByRole('button', { name: /^Go by the table/ }).click();
   await expect(page.getByText(/^By general data for its pigment/)).toBeVisible();

@@ -10,9 +10,7 @@ export interface NamedColour {
 const channels = (hex: string): [number, number, number] =>
   [1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16)) as [number, number, number];
 /** One line each: no breaks, no tabs, nothing that steers a terminal. */
-const line = (text: string): string =>
-  // eslint-disable-next-line no-control-regex
-  text.replace(/[\u0000-\u001f\u007f]+/g, ' ').trim();
+const line = (text: string): string => text.replace(/[\u0000-\u001f\u007f]+/g, ' ').trim();
 
 /** A palette in the open GPL text form: red, green, blue and a name on every line. */
 export function gplOf(title: string, colours: readonly NamedColour[]): string {

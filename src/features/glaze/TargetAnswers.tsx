@@ -33,7 +33,21 @@ export function recipeWords({ mix, mediumShare, thicknessUm, mediumName }: Recip
 /** Less than this apart nobody sees which is lighter. */
 const SAME_VALUE = 0.3;
 
-/** What a glaze does to where the passage stands among its neighbours: only what turns round is told. */
+const apart = (step: number): string =>
+  Math.abs(step) < 0.05
+    ? 'as light as'
+    : `${Math.abs(step).toFixed(1)} ${step > 0 ? 'lighter' : 'darker'} than`;
+
+/** How the passage will stand to each neighbour, in values. */
+const againstWords = ({ neighbours }: PassageAnswer): string =>
+  neighbours
+    .map(
+      ({ name, before, after }) =>
+        `${apart(after)} ${name} (now ${apart(before).replace(/ (than|as)$/, '')})`,
+    )
+    .join('; ');
+
+/** What a glaze does to where the passage stands among its neighbours: what turns round is told by itself. */
 function neighbourWords({ neighbours }: PassageAnswer): string | null {
   const turned = neighbours.filter(
     ({ before, after }) =>
@@ -127,6 +141,9 @@ function Answer({
           ...(kind === 'glaze' && a !== b ? [`value ${a} to ${b} as it is brushed`] : []),
         ].join('; ')}
       </Text>
+      {answer.neighbours.length > 0 ? (
+        <Text size="small" tone="ink2">{`In values: ${againstWords(answer)}.`}</Text>
+      ) : null}
       {neighbours ? (
         <Text size="small" tone="ink2">
           {neighbours}

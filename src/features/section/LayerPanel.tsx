@@ -2,13 +2,15 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { isBegun, type Painting } from '@/core/painting';
+import { valueOfLab } from '@/core/optics/colour';
+import { stackLook } from '@/core/painting/look';
 import { leaveRest } from '@/core/painting/record';
 import { overruleCoat } from '@/core/painting/coats';
 import { repairSentence } from '@/core/repair';
 import type { RuleKey } from '@/core/rules/records';
 import { FindingNotices } from '@/features/findings/FindingNotices';
 import { changePainting } from '@/store/actions';
-import { useStoreDispatch } from '@/store/hooks';
+import { useStoreDispatch, useSwatches } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { StateTag } from '@/ui/film/StateSwatch';
 import { Heading, Text } from '@/ui/Text';
@@ -54,6 +56,7 @@ export function LayerPanel({ view, chosen }: { view: SectionView; chosen: LayerV
           </Text>
         ) : null}
       </Text>
+      <Looks view={view} chosen={chosen} />
       <Findings view={view} chosen={chosen} />
       {layer.planned ? (
         <Planned view={view} chosen={chosen} />
@@ -63,6 +66,30 @@ export function LayerPanel({ view, chosen }: { view: SectionView; chosen: LayerV
       <Dissents dissents={chosen.dissents} />
       <SchoolsTable layer={layer} school={view.painting.school} />
     </View>
+  );
+}
+
+const SOURCES = {
+  estimate: 'its colour an estimate from tables',
+  swatch: 'its colour by your swatches',
+  guess: 'its colour only stands for its kind',
+} as const;
+
+/** The value the place has with this film on it, and how far its colour is to be trusted. */
+function Looks({
+  view: { stack, painting },
+  chosen: { layer },
+}: {
+  view: SectionView;
+  chosen: LayerView;
+}) {
+  const swatches = useSwatches();
+  const look = stackLook(stack, painting, swatches).films.get(layer.film.key);
+  if (!look) return null;
+  return (
+    <Text size="small" tone="ink2">
+      {`Value ${valueOfLab(look.lab).toFixed(1)} with it, ${SOURCES[look.source.kind]}.`}
+    </Text>
   );
 }
 
