@@ -42,16 +42,17 @@ const median = (runs: number, job: () => unknown): number => {
   return times[Math.floor(runs / 2)]!;
 };
 
-/** The quickest of many: what the code itself takes, on a machine that others use as well. */
-const least = (runs: number, job: () => unknown): number => {
-  let best = Infinity;
-  for (let i = 0; i < runs; i++) {
-    const from = performance.now();
-    job();
-    best = Math.min(best, performance.now() - from);
-  }
+/** The quickest of many, of two jobs in turn: what the code itself takes, on a machine that others use as well. */
+function quickest(rounds: number, one: () => unknown, other: () => unknown): [number, number] {
+  const best: [number, number] = [Infinity, Infinity];
+  for (let i = 0; i < rounds; i++)
+    [one, other].forEach((job, k) => {
+      const from = performance.now();
+      job();
+      best[k] = Math.min(best[k]!, performance.now() - from);
+    });
   return best;
-};
+}
 
 let held = true;
 function tell(name: string, value: number, limit: number, unit = 'ms'): void {
@@ -91,23 +92,26 @@ tell(
   LIMIT_STACK_MS,
 );
 
-const MIXES = 4000;
+const MIXES = 1000;
 const [one, other] = [tablePaintOf('burnt-umber'), tablePaintOf('titanium-white')];
 const pair = pairMixer(one, other);
-const ours = least(41, () => {
-  for (let i = 0; i < MIXES; i++) pair.hex((i + 0.5) / MIXES);
-});
 const [a, b] = [new spectral.Color('#33261f'), new spectral.Color('#f7f6f0')];
-const theirs = least(41, () => {
-  for (let i = 0; i < MIXES; i++) {
-    const share = (i + 0.5) / MIXES;
-    spectral.mix([a, 1 - share], [b, share]).toString();
-  }
-});
+const [ours, theirs] = quickest(
+  80,
+  () => {
+    for (let i = 0; i < MIXES; i++) pair((i + 0.5) / MIXES);
+  },
+  () => {
+    for (let i = 0; i < MIXES; i++) {
+      const share = (i + 0.5) / MIXES;
+      spectral.mix([a, 1 - share], [b, share]);
+    }
+  },
+);
 const rate = theirs / ours;
 held &&= rate >= LIMIT_RATE;
 console.log(
-  `  two-paint mixtures to sRGB: ${rate.toFixed(1)} times the rate of spectral.js (at least ${LIMIT_RATE})`,
+  `  two-paint mixtures, each to its colour: ${rate.toFixed(1)} times the rate of spectral.js (at least ${LIMIT_RATE})`,
 );
 
 const tubes = KEYS.map((pigment) => ({ pigment, binder: 'linseed' as const }));

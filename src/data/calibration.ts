@@ -19,5 +19,18 @@ export const CALIBRATION_ROWS = {
   mostDeviation: lowRow(2.5, 'standard deviations', JUDGEMENT),
   /** A figure that moved its own spread by less than this says nothing new. */
   knownShare: lowRow(0.8, 'posterior over prior spread', JUDGEMENT),
+  /** Reading patches off a photo. */
+  cardValue: lowRow(4.86, 'Munsell value', 'a grey card of 18 %; ASTM D1535'),
+  patchInset: lowRow(
+    0.15,
+    'share towards the middle',
+    'edges of a patch are not looked at; judgement',
+  ),
+  mostClipped: lowRow(0.05, 'share of the pixels', JUDGEMENT),
+  mostToneError: lowRow(
+    0.03,
+    'share of the luminance',
+    'a second grey must come out so near; judgement',
+  ),
 } as const satisfies Record<string, ConstantRow>;
 export const CALIBRATION = valuesOf(CALIBRATION_ROWS);

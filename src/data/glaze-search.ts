@@ -14,7 +14,9 @@ export const GLAZE_SEARCH_ROWS = {
   triplesFrom: lowRow(6, 'paints', 'of the best pairs'),
   /** Shares of a mix that is laid opaque. */
   leastShare: lowRow(0.002, 'share', 'less cannot be measured'),
-  told: lowRow(3, 'answers', 'of different paints'),
+  tried: lowRow(12, 'answers', 'of different paints, held against the rules'),
+  told: lowRow(3, 'answers', 'of those that the rules take'),
+  caution: lowRow(0.3, 'DE2000 squared', 'a paint with a metal to heed; breaks ties'),
   askEvery: lowRow(16, 'sets of paints', 'between two looks at the clock'),
 } as const satisfies Record<string, ConstantRow>;
 export const GLAZE_SEARCH = valuesOf(GLAZE_SEARCH_ROWS);

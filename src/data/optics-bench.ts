@@ -32,6 +32,14 @@ export const OPTICS_BENCH_ROWS = {
   glazeMostUm: lowRow(40, 'um', 'thickest coat that still is a glaze'),
   leastTubeShare: lowRow(0.02, 'share', 'less than this is medium'),
   unreachableDe: lowRow(2, 'CIEDE2000', 'passes in a picture below it'),
+  /** A charcoal line of a drawing, looked at from arm's length. */
+  charcoalInner: lowRow(0.05, 'inner reflectance', JUDGED),
+  lineMm: lowRow(0.5, 'mm', 'a drawn line; judgement'),
+  armMm: lowRow(600, 'mm', "arm's length; judgement"),
+  /** Less than this apart nobody sees which of two passages is lighter. */
+  sameValue: lowRow(0.3, 'Munsell value', JUDGED),
+  /** From so far on the warm axis a passage is called warm, or cool. */
+  warmFrom: lowRow(4, 'C* on the warm axis', JUDGED),
 } as const satisfies Record<string, ConstantRow>;
 
 export const OPTICS_BENCH = valuesOf(OPTICS_BENCH_ROWS);

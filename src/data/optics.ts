@@ -23,7 +23,6 @@ export const OPTICS_ROWS = {
   binderTailNm: lowRow(38, 'nm', 'blue tail of dried oils; ' + JUDGED),
   binderAtNm: row(430, 'nm', 'where the K of the binders is given', 'high'),
   scatterAtNm: row(550, 'nm', 'where S is given', 'high'),
-  voidScatter: lowRow(0.5, '1/um per share of voids', JUDGED),
   cvSoftBrush: lowRow(0.3, 'share', JUDGED),
   /** The pole of warmth among hues; Ou, Luo, Woodcock & Wright, Color Res. Appl. 29 (2004). */
   warmHueDeg: row(50, 'degrees of Lab hue', 'Ou and co-workers; from memory', 'medium'),
@@ -134,4 +133,16 @@ export const MATERIAL_LOOK: Record<Material['family'], Record<string, number> | 
   pastel: { 'titanium-white': 0.6, 'indian-red': 0.4 },
   household: { 'titanium-white': 0.97, 'ivory-black': 0.03 },
   dispersion: { 'titanium-white': 1 },
+};
+
+/** The surface of a coat that is no mixed paint; null leaves that of what it lies on. Judgement, low. */
+export const FINISH_OF_MATERIAL: Record<Material['family'], Finish | null> = {
+  drawing: null,
+  seal: 'satin',
+  varnish: 'gloss',
+  wax: 'satin',
+  aqueous: 'matt',
+  pastel: 'matt',
+  household: 'satin',
+  dispersion: 'eggshell',
 };

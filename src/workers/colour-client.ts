@@ -1,5 +1,5 @@
 import { proxy } from 'comlink';
-import type { PassageFound } from '@/core/painting/glaze-target';
+import type { PassageFound } from '@/core/glaze/for-passage';
 import { targetFoundSchema, type TargetRequest } from './colour-protocol';
 import { unpack } from './protocol';
 import { runner } from './runner';

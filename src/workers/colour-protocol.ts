@@ -6,7 +6,7 @@ import { climateSchema } from '@/core/drying/climate-schema';
 import { mediumPartSchema, recipeSchema, tubePartSchema } from '@/core/film/recipe';
 import { learnedSchema } from '@/core/learn/learned-schema';
 import { paintingSchema } from '@/core/painting/schema';
-import type { PassageFound } from '@/core/painting/glaze-target';
+import type { PassageFound } from '@/core/glaze/for-passage';
 
 /** What goes into the search for a glaze and what comes out of it. */
 export const targetRequestSchema = z.object({
@@ -42,6 +42,7 @@ const answer = z.object({
   touchDays: z.number().nullable(),
   ml: z.number(),
   neighbours: z.array(z.object({ name: z.string(), before: z.number(), after: z.number() })),
+  objection: z.string().nullable(),
 });
 export const targetFoundSchema: z.ZodType<PassageFound> = z.object({
   answers: z.array(answer),

@@ -2,7 +2,7 @@ import { swatchesOf } from '@/core/cabinet/swatches';
 import { followedAir } from '@/core/climate';
 import { CoreError } from '@/core/errors';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
-import { glazeForPassage } from '@/core/painting/glaze-target';
+import { glazeForPassage } from '@/core/glaze/for-passage';
 import { targetRequestSchema } from './colour-protocol';
 import { reply, type Reply } from './protocol';
 

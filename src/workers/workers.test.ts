@@ -1,4 +1,7 @@
 import { REFERENCE_CLIMATE } from '@/core/drying';
+import { starterCabinet } from '@/core/cabinet';
+import { glazeForPassage } from '@/core/glaze/for-passage';
+import { NO_SWATCHES } from '@/core/optics/composition';
 import { repairsFor } from '@/core/repair';
 import { NOW_MS, optionsAt, stackOf } from '@/core/tests/paintings';
 import { part, recipe, tube } from '@/core/tests/recipes';
@@ -8,6 +11,8 @@ import { planStudio } from '@/core/schedule/studio-plan';
 import { USUAL_HABITS } from '@/core/session/habits';
 import { USUAL_PACE } from '@/core/session/pace';
 import { solveRepairs, solveWishes } from './client';
+import { COLOUR_SOLVER } from './colour-solver';
+import { solveTarget } from './colour-client';
 import { solvePlan } from './plan-client';
 import { HELPER, PLANNER } from './planner';
 import { reply, repairsSchema, unpack } from './protocol';
@@ -133,5 +138,44 @@ describe('the planning worker', () => {
   test('a request that is no good is refused with a reason', async () => {
     const { result } = solvePlan({ ...studio, draws: 0 }, () => undefined);
     await expect(result).rejects.toThrow(/draws/);
+  });
+});
+
+describe('the colour worker', () => {
+  const asked = {
+    painting,
+    passageId: painting.passages[0]!.id,
+    tubes: [tube('titanium-white'), tube('burnt-sienna')],
+    medium: [part('stand-oil')],
+    mostMediumShare: 0.9,
+    leastUm: 3,
+    mostUm: 40,
+    usualUm: 12,
+    uneven: 0.3,
+    wanted: [60, 25, 40] as [number, number, number],
+    mostPaints: 1 as const,
+  };
+  const about = {
+    cabinet: starterCabinet(),
+    climate: REFERENCE_CLIMATE,
+    air: null,
+    learned: null,
+    nowMs: NOW_MS,
+  };
+  const target = { ...asked, ...about };
+
+  test('what comes out is what the core says, and survives the crossing', async () => {
+    const direct = glazeForPassage(asked, optionsAt(), NO_SWATCHES);
+    expect(direct?.answers.length).toBeGreaterThan(0);
+    const told: number[] = [];
+    const { result } = solveTarget(target, (share) => told.push(share));
+    await expect(result).resolves.toEqual(direct);
+    expect(told.length).toBeGreaterThan(0);
+  });
+
+  test('a passage that is gone, and a request that is none, are refused in words', async () => {
+    const gone = solveTarget({ ...target, passageId: 'gone' }, () => undefined);
+    await expect(gone.result).rejects.toThrow('That passage is not there any more.');
+    expect(COLOUR_SOLVER.target({ ...target, uneven: 2 })).toMatchObject({ ok: false });
   });
 });

@@ -19,6 +19,8 @@ const picture = made('Grey Jars, with "blue"', [
   { is: UNDERPAINTING, ago: 60 },
   { is: GLAZE, ago: null, on: 'jars' },
 ]);
+/** The mix of its glaze on the bench, as it is kept while it is tried. */
+const GLAZE_DRAFT = `draft:glaze:${picture.coats[1]!.id}`;
 const GLAZE_BENCH = `/bench/glaze?painting=${picture.id.replaceAll('"', '%22')}`;
 
 test.beforeEach(async ({ page }) => {
@@ -46,7 +48,9 @@ test('the coat editor shows every passage before and after, and leads to the ben
   await page.mouse.click(box.x + box.width * 0.95, box.y + 20);
   expect(Number(await slider.getAttribute('aria-valuenow'))).toBeGreaterThan(50);
   // What was tried stays over a reload.
-  await expect.poll(async () => Object.keys(await stored(page)).join()).toContain('draft');
+  await expect
+    .poll(async () => JSON.stringify((await stored(page))[GLAZE_DRAFT] ?? null))
+    .toMatch(/"thicknessUm":5\d/);
   await page.reload();
   await expect(slider).toHaveAttribute('aria-valuenow', /5\d/);
   await page.getByRole('radio', { name: /^over wall/ }).click();
@@ -79,9 +83,7 @@ test('a glaze is looked for, planned, seen in the section, and laid', async ({ p
     .toBe(2);
 });
 
-test('no glaze lightens: the mix to paint it with is told; a search is cancelled', async ({
-  page,
-}) => {
+test('no glaze lightens: the mix to paint it with is told', async ({ page }) => {
   await openWith(page, picture);
   await page.goto(`${GLAZE_BENCH}&passage=${picture.passages[1]!.id}`);
   await page.getByRole('radio', { name: 'by figures' }).click();
@@ -109,6 +111,15 @@ test('a paint is calibrated by its swatches, goes by them everywhere, and is und
   await page.getByRole('button', { name: 'Read my swatches' }).click();
   const sheet = page.getByRole('dialog', { name: /^Swatches of Burnt sienna/ });
   await sheet.getByLabel(/^masstone, opaque/).fill('26,5 20 20,5');
+  await expect.poll(async () => JSON.stringify(await stored(page))).toContain('26,5 20 20,5');
+  // Half read and interrupted: it waits.
+  await page.goto('/cabinet');
+  await page
+    .getByRole('link', { name: /^Burnt sienna, PBr7/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Read my swatches' }).click();
+  await expect(sheet.getByLabel(/^masstone, opaque/)).toHaveValue('26,5 20 20,5');
   await sheet.getByLabel(/^tint in white/).fill('68 19.5 19');
   await expect(sheet.getByText(/times stronger than usual/)).toBeVisible();
   await sheet.getByRole('button', { name: 'Go by these swatches' }).click();

@@ -9,7 +9,7 @@ const keyOf = (part: TubePart): string =>
  * Several colours laid wet in one sitting as the one mix that their film holds on the whole: every colour by its share of
  * the area, whatever its parts are counted in. Parts add up to a hundred.
  */
-export function mixOfColours(colours: Colour[]): TubePart[] {
+export function mixOfColours(colours: readonly Pick<Colour, 'mix' | 'share'>[]): TubePart[] {
   const shares = colours.reduce((sum, c) => sum + c.share, 0) || 1;
   const out = new Map<string, TubePart>();
   for (const { mix, share } of colours) {

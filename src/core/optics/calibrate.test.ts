@@ -12,8 +12,9 @@ import {
   type OpticalPaint,
 } from '.';
 import { calibrate, patchLab, thinned, type Patch } from './calibrate';
-import { AS_TABLE, correctionOf, type Multipliers } from './correction';
+import { correctionOf, type Multipliers } from './correction';
 
+const AS_TABLE: Multipliers = { strength: [0, 0, 0], scattering: 0, power: 0, shiftNm: 0 };
 const white = tablePaintOf('titanium-white');
 const card = groundSpectrum('chart-white');
 const black = groundSpectrum('black');

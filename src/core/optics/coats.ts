@@ -1,6 +1,6 @@
 import type { Finish } from '@/data/optics';
 import { de2000, labOf, type Lab } from './colour';
-import { over, plateOf, thicker, wedge, type OpticalFilm } from './films';
+import { over, plateOf, wedge, type OpticalFilm } from './films';
 import type { Spectrum } from './spectrum';
 import { seen } from './surface';
 
@@ -92,6 +92,3 @@ export function gradedThickness(
     return (mostUm * step) / WEDGE_STEPS;
   });
 }
-
-/** A film n times as thick in one go: the same as n coats of it, before drying and wiping. */
-export const inOneGo = (coat: OpticalFilm, n: number): OpticalFilm => thicker(coat, n);

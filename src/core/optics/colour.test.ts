@@ -195,15 +195,6 @@ test('a hue that is called otherwise now is told: yellow over blue turns green',
   expect(changeOf([60, 0, 0], [55, 20, 30]).turnedTo).toBeNull();
 });
 
-test('the quick hex is the one of the screen colour', () => {
-  const lab = fc.tuple(
-    fc.double({ min: 0, max: 100, noNaN: true }),
-    fc.double({ min: -80, max: 80, noNaN: true }),
-    fc.double({ min: -80, max: 80, noNaN: true }),
-  );
-  fc.assert(fc.property(lab, (its) => expect(hexOf(its)).toBe(screenColour(its).hex)));
-});
-
 test('luminance is the Y of the observer', () => {
   expect(xyzOf(flat(1))[1]).toBeCloseTo(100, 3);
 });

@@ -145,8 +145,10 @@ export function valueOfY(y: number): number {
 /** Munsell value of a Lab. */
 export const valueOfLab = (lab: Lab): number => valueOfY(xyzOfLab(lab)[1]);
 
-/** Warmth on the axis from greenish blue to orange: C* cos(h - 50 deg); Ou and co-workers (2004), from memory. */
-export const warmthOf = ([, a, b]: Lab): number => {
-  const pole = (OPTICS.warmHueDeg * Math.PI) / 180;
-  return a * Math.cos(pole) + b * Math.sin(pole);
-};
+/** The warm pole among hues, as a step of a* and b*; Ou, Luo, Woodcock & Wright (2004), from memory. */
+export const WARM: readonly [a: number, b: number] = [
+  cosDeg(OPTICS.warmHueDeg),
+  Math.sin(OPTICS.warmHueDeg * RAD),
+];
+/** Warmth on the axis from greenish blue to orange: C* cos(h - 50 deg). */
+export const warmthOf = ([, a, b]: Lab): number => a * WARM[0] + b * WARM[1];

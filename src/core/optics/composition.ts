@@ -19,7 +19,8 @@ export interface SwatchedTube {
 export type Swatches = ReadonlyMap<string, SwatchedTube>;
 export const NO_SWATCHES: Swatches = new Map();
 
-const OIL_COLOUR: Record<OilKey, ColouredBinder> = {
+/** Whose colour each oil has. */
+export const OIL_COLOUR: Record<OilKey, ColouredBinder> = {
   'linseed-refined': 'linseed',
   'linseed-cold': 'linseed',
   'linseed-raw': 'linseed',

@@ -14,13 +14,6 @@ export interface Multipliers {
   shiftNm: number;
 }
 
-export const AS_TABLE: Multipliers = {
-  strength: [0, 0, 0],
-  scattering: 0,
-  power: 0,
-  shiftNm: 0,
-};
-
 const hat = (nm: number, at: number, width: number): number =>
   Math.max(0, 1 - Math.abs(nm - at) / width);
 

@@ -1,10 +1,9 @@
 import fc from 'fast-check';
+import { OPTICS } from '@/data/optics';
 import {
   endless,
   flat,
-  fresnel,
   innerOf,
-  innerReflection,
   kOverS,
   over,
   plateOf,
@@ -15,7 +14,6 @@ import {
   wedge,
   type OpticalFilm,
 } from '.';
-import { fromMasstoneAndTint, fromTwoGrounds } from './calibrate';
 
 /** Films of one band: K and S per um, and um. */
 const film = (k: number, s: number, um: number): OpticalFilm => ({
@@ -75,6 +73,46 @@ test('absorbing and scattering: R, T, and over a ground', () => {
   expect(onto(0.01, 0.05, 20, 0.5)).toBeCloseTo(0.527136, 6);
   expect(onto(0.01, 0.05, 20, 1)).toBeCloseTo(0.702057, 6);
 });
+
+/** K and S, 1/um, of one band from a film of known thickness over two grounds; Kubelka (1948), closed form. */
+function fromTwoGrounds(
+  [over1, ground1]: [number, number],
+  [over2, ground2]: [number, number],
+  um: number,
+): { k: number; s: number } | null {
+  const [rb, gb, rw, gw] =
+    ground1 <= ground2 ? [over1, ground1, over2, ground2] : [over2, ground2, over1, ground1];
+  const below = 2 * (rw * gb - rb * gw);
+  if (Math.abs(below) < 1e-12) {
+    if (rw <= 0 || gw <= 0) return null;
+    return { k: -Math.log(rw / gw) / (2 * um), s: 0 };
+  }
+  const a = ((1 + rb * gb) * (rw - gw) - (1 + rw * gw) * (rb - gb)) / below;
+  const [r, g] = Math.abs(rb - gb) > Math.abs(rw - gw) ? [rb, gb] : [rw, gw];
+  if (r === g) return null;
+  const y = (1 - a * (r + g) + r * g) / (r - g);
+  if (a <= 1 + 1e-9) return { k: 0, s: 1 / (y * um) };
+  const b = Math.sqrt(a * a - 1);
+  const ratio = b / y;
+  if (Math.abs(ratio) >= 1) return null;
+  const s = Math.atanh(ratio) / (b * um);
+  return { k: (a - 1) * s, s };
+}
+
+/** K and S of paints from an opaque masstone and an opaque tint in a white of known S, one band; Duncan, linear. */
+function fromMasstoneAndTint(
+  masstone: number,
+  tint: number,
+  share: number,
+  white: { k: number; s: number },
+): { k: number; s: number } | null {
+  const q1 = (1 - masstone) ** 2 / (2 * masstone);
+  const qm = (1 - tint) ** 2 / (2 * tint);
+  // x K1 + (1-x) Kw = qm (x S1 + (1-x) Sw), K1 = q1 S1.
+  const left = share * (q1 - qm);
+  const s = ((1 - share) * (qm * white.s - white.k)) / left;
+  return Number.isFinite(s) && s > 0 ? { k: q1 * s, s } : null;
+}
 
 /** Textbook form with hyperbolic functions: R = (1 - Rg(a - b coth bSh)) / (a - Rg + b coth bSh). */
 function textbook(k: number, s: number, um: number, ground: number): number {
@@ -193,6 +231,11 @@ test('the surface counts once, and can be undone', () => {
 
 // Fresnel: diffuse light inside n 1.5 (0.0918 of diffuse light is turned back outside); oil on oil hardly reflects.
 test('the inner side of the surface turns back 0.6, films in contact nothing', () => {
+  const innerReflection = (outside: number, n: number) => 1 - (1 - outside) / n ** 2;
+  const fresnel = (n1: number, n2: number) => ((n1 - n2) / (n1 + n2)) ** 2;
+  // What the table says of the surface is what theory says, within its rounding.
+  expect(OPTICS.surfaceInner).toBeCloseTo(innerReflection(0.0918, 1.5), 2);
+  expect(OPTICS.surfaceOuter).toBeCloseTo(fresnel(1, 1.5), 12);
   expect(innerReflection(0.0918, 1.5)).toBeCloseTo(0.5964, 4);
   expect(fresnel(1.48, 1.54)).toBeCloseTo(0.00039, 5);
   expect(fresnel(1, 1.5)).toBeCloseTo(0.04, 12);

@@ -1,6 +1,6 @@
 import type { Age, Finish } from '@/data/optics';
 import { OPTICS_BENCH } from '@/data/optics-bench';
-import { dryingTimes, REFERENCE_CLIMATE } from '../drying';
+import { dryingTimes, REFERENCE_CLIMATE, type DryingTimes } from '../drying';
 import { filmOfRecipe, type Recipe } from '../film';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { labOf, valueOfLab, type Lab } from './colour';
@@ -21,6 +21,8 @@ export interface Undertone {
   key: string;
   name: string;
   inner: Spectrum;
+  /** As it looks now, with its own surface, where it is a place of a picture; else by its reflectance. */
+  lab?: Lab;
 }
 
 export interface WedgeRow {
@@ -61,15 +63,23 @@ export function wedgeRows(
     }
     undertones.forEach((_, i) => labs[i]!.push(labOf(thin[i]!)));
   }
-  return undertones.map(({ key, name }, i) => ({
+  return undertones.map(({ key, name, lab }, i) => ({
     key,
     name,
-    before: labs[i]![0]!,
+    before: lab ?? labs[i]![0]!,
     labs: labs[i]!,
   }));
 }
 
-/** Tones of an underpainting in greys, lightest first; by Munsell value about 9, 7, 5, 3 and 1.5. */
+/** A row of the wedge at a thickness: between two steps straight, past the last the last. */
+export function labAt({ labs }: WedgeRow, um: number, mostUm: number): Lab {
+  const at = Math.min(1, Math.max(0, um / mostUm)) * (labs.length - 1);
+  const low = Math.min(labs.length - 2, Math.floor(at));
+  const [a, b] = [labs[low]!, labs[low + 1]!];
+  return a.map((v, c) => v + (b[c]! - v) * (at - low)) as Lab;
+}
+
+/** Tones of an underpainting in greys, lightest first: Munsell values 9, 7, 5, 3 and 1. */
 export const GREY_SCALE: readonly Undertone[] = (
   [
     ['light', 0.89],
@@ -91,25 +101,27 @@ export const WHITE_TONE: Undertone = {
 export interface CoatPlan {
   coats: number;
   um: number;
-  /** Median days until the last is touch-dry, each laid when the one before is. At 20 C, 50 % RH. */
-  days: number;
+  /** Median days until the last is touch-dry, each laid when the one before is; null where drying stands still. */
+  days: number | null;
 }
 
 const PLANS = [1, 2, 3, 5];
 
-/** The same thickness in one coat and in several. Drying by the film core, at the reference climate. */
-export function coatPlans(recipe: Recipe, um: number): CoatPlan[] {
+/**
+ * The same thickness in one coat and in several, on a dry film. Drying by the film core.
+ * @param daysOf days that a dose takes in the air of the studio
+ */
+export function coatPlans(
+  recipe: Recipe,
+  um: number,
+  daysOf: (kind: DryingTimes['kind'], dose: number) => number | null,
+): CoatPlan[] {
   return PLANS.filter((n) => um / n >= 1).map((coats) => {
     const each = { ...recipe, thicknessUm: um / coats };
     const film = filmOfRecipe(STUDIO_HANDBOOK, each);
-    const { touch } = dryingTimes(
-      STUDIO_HANDBOOK,
-      film,
-      each.thicknessUm,
-      { surface: null, cure: 1 },
-      REFERENCE_CLIMATE,
-    );
-    return { coats, um: each.thicknessUm, days: coats * touch.median };
+    const dry = { surface: null, cure: 1 };
+    const { kind, touch } = dryingTimes(STUDIO_HANDBOOK, film, um / coats, dry, REFERENCE_CLIMATE);
+    return { coats, um: um / coats, days: daysOf(kind, coats * touch.median) };
   });
 }
 
@@ -130,8 +142,8 @@ export interface BenchFacts {
   veilWarmth: number;
 }
 
-const CHARCOAL = flat(0.05);
-const LINE = { lineMm: 0.5, distanceMm: 600 };
+const CHARCOAL = flat(OPTICS_BENCH.charcoalInner);
+const LINE = { lineMm: OPTICS_BENCH.lineMm, distanceMm: OPTICS_BENCH.armMm };
 const STATIONS = 5;
 
 /** Facts of a mix at a thickness over what it is laid on, among the darkest and lightest tones of the bench. */

@@ -12,13 +12,12 @@ export {
   type OpticalFilm,
   type Plate,
 } from './films';
-export { finishOf, fresnel, innerOf, innerReflection, seen } from './surface';
+export { finishOf, innerOf, seen } from './surface';
 export {
   crowding,
   filmOfTubes,
   groundSpectrum,
   opticalFilm,
-  partsOfTubes,
   pigmentSpectra,
   type Correction,
   type FilmParts,

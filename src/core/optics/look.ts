@@ -21,6 +21,17 @@ export function seenUneven(
   return one.map((v, i) => (v + other[i]!) / 2);
 }
 
+/**
+ * What the next film goes over where a film was laid unevenly: the mean of the inner reflectances of its thin and thick
+ * places. So two coats of independent marks come out evener than one, as they do.
+ */
+export function overUneven(film: OpticalFilm, below: Spectrum, cv: number): Spectrum {
+  if (cv === 0) return over(plateOf(film), below);
+  const one = over(plateOf(thicker(film, 1 - cv)), below);
+  const other = over(plateOf(thicker(film, 1 + cv)), below);
+  return one.map((v, i) => (v + other[i]!) / 2);
+}
+
 /** How differently the thin and the thick places of a coat look: both Labs. */
 export function streaks(
   film: OpticalFilm,

@@ -3,7 +3,6 @@ import { FINISH_SHARE, OPTICS } from '@/data/optics';
 import { labOfXyz, whiteOf, type Lab, type Xyz } from './colour';
 import { binderTail } from './pigments';
 import { depthOf, type OpticalPaint } from './paint';
-import { hexOfXyz } from './screen';
 import { BANDS } from './spectrum';
 
 const { surfaceOuter: K1, surfaceInner: K2 } = OPTICS;
@@ -80,22 +79,19 @@ function xyzMixer(paints: readonly OpticalPaint[]): Mixes {
 
 const PAIR = 7;
 
-/** Two paints as they are mixed: quickly, many shares after another. */
-export interface Pair {
-  /** Lab at a share of the second, by volume. */
-  lab(share: number): Lab;
-  hex(share: number): string;
-}
-
 /**
  * Two paints, the usual case, written out: everything of a band stands beside each other in a plain array, which engines
  * read faster here than a typed one. A tube scatters as a white that crowds or as one that does not; one that holds
  * both goes the general way.
+ * @returns Lab at a share of the second, by volume
  */
-export function pairMixer(one: OpticalPaint, other: OpticalPaint): Pair {
+export function pairMixer(one: OpticalPaint, other: OpticalPaint): (share: number) => Lab {
   const [p, q] = [bandsOf(one), bandsOf(other)];
   const both = ({ s, crowded }: typeof p) => s.some((v) => v > 0) && crowded.some((v) => v > 0);
-  const xyz: Xyz = [0.5, 0.5, 0.5];
+  if (both(p) || both(q)) {
+    const general = mixerOf([one, other]);
+    return (share) => general([1 - share, share]);
+  }
   const [pCrowds, qCrowds] = [p.phi > 0, q.phi > 0];
   const row: number[] = [];
   for (let i = 0; i < BANDS; i++)
@@ -103,11 +99,14 @@ export function pairMixer(one: OpticalPaint, other: OpticalPaint): Pair {
       ...[p.k[i]!, q.k[i]!, p.s[i]! + p.crowded[i]!, q.s[i]! + q.crowded[i]!],
       ...[WEIGHTS[3 * i]!, WEIGHTS[3 * i + 1]!, WEIGHTS[3 * i + 2]!],
     );
-  const written = (b: number): void => {
+  // One for all: whoever asks reads it before the next is mixed.
+  const xyz: Xyz = [0.5, 0.5, 0.5];
+  const mix = (b: number): Xyz => {
     const a = 1 - b;
     const phi = (a * p.phi + b * q.phi) / OPTICS.crowdingPhi;
     const crowd = 1 / (1 + phi * phi);
-    const [sa, sb] = [pCrowds ? a * crowd : a, qCrowds ? b * crowd : b];
+    const sa = pCrowds ? a * crowd : a;
+    const sb = qCrowds ? b * crowd : b;
     let x = 0;
     let y = 0;
     let z = 0;
@@ -122,37 +121,24 @@ export function pairMixer(one: OpticalPaint, other: OpticalPaint): Pair {
     xyz[0] = GLARE_XYZ[0]! + THROUGH * x;
     xyz[1] = GLARE_XYZ[1]! + THROUGH * y;
     xyz[2] = GLARE_XYZ[2]! + THROUGH * z;
+    return xyz;
   };
-  const general = both(p) || both(q) ? xyzMixer([one, other]) : null;
-  const held = new Float64Array(3);
-  const mix = general
-    ? (b: number): void => {
-        general([1 - b, b], held);
-        held.forEach((v, c) => (xyz[c] = v));
-      }
-    : written;
-  return {
-    lab(share) {
-      mix(share);
-      return labOfXyz(xyz, WHITE);
-    },
-    hex(share) {
-      mix(share);
-      return hexOfXyz(xyz, WHITE);
-    },
-  };
+  return (share) => labOfXyz(mix(share), WHITE);
 }
 
-/** Lab of mixtures of the same paints, laid opaque: `amounts` in their order, only their ratio counts. */
-export function mixer(paints: readonly OpticalPaint[]): (amounts: ArrayLike<number>) => Lab {
-  if (paints.length === 2) {
-    const pair = pairMixer(paints[0]!, paints[1]!);
-    return (amounts) => pair.lab(amounts[1]! / (amounts[0]! + amounts[1]!));
-  }
+/** The general way: any number of paints, of any make-up. */
+function mixerOf(paints: readonly OpticalPaint[]): (amounts: ArrayLike<number>) => Lab {
   const mix = xyzMixer(paints);
   const xyz = new Float64Array(3);
   return (amounts) => {
     mix(amounts, xyz);
     return labOfXyz([xyz[0]!, xyz[1]!, xyz[2]!], WHITE);
   };
+}
+
+/** Lab of mixtures of the same paints, laid opaque: `amounts` in their order, only their ratio counts. */
+export function mixer(paints: readonly OpticalPaint[]): (amounts: ArrayLike<number>) => Lab {
+  if (paints.length !== 2) return mixerOf(paints);
+  const pair = pairMixer(paints[0]!, paints[1]!);
+  return (amounts) => pair(amounts[1]! / (amounts[0]! + amounts[1]!));
 }

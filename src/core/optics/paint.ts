@@ -1,3 +1,4 @@
+import type { ColouredBinder } from '@/data/optics';
 import { crowding, opticalFilm, pigmentSpectra, type Correction } from './pigments';
 import { opaque, type OpticalFilm } from './films';
 import { labOf, type Lab } from './colour';
@@ -11,7 +12,7 @@ export interface OpticalPaint {
   /** What the painter's swatches say of it against the table. */
   correction?: Correction;
   /** What it is ground in, for the colour of the binder. */
-  binder?: 'linseed' | 'walnut' | 'poppy' | 'safflower' | 'alkyd' | 'acrylic' | 'sun-thickened';
+  binder?: ColouredBinder;
 }
 
 /** Neat paint per um, with the share of crowding white apart: what searches add up thousands of times. */

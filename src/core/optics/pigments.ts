@@ -80,8 +80,6 @@ export interface FilmParts {
   binders: Partial<Record<ColouredBinder, number>>;
   /** Of the dry film, all of it: what crowds stands in so much. */
   thicknessUm: number;
-  /** Share of voids, where a lean film has them. */
-  voids?: number;
 }
 
 /**
@@ -89,7 +87,7 @@ export interface FilmParts {
  * stand, the binder by its colour. Medium dilutes; what has evaporated changes nothing.
  */
 export function opticalFilm(
-  { pigments, binders, thicknessUm, voids = 0 }: FilmParts,
+  { pigments, binders, thicknessUm }: FilmParts,
   age: Age = 'fresh',
 ): OpticalFilm {
   const kh = new Float64Array(BANDS);
@@ -113,7 +111,6 @@ export function opticalFilm(
     const um = (binders[binder] ?? 0) * ageFactor(binder, age);
     if (um > 0) binderTail(binder).forEach((k, i) => (kh[i]! += um * k));
   }
-  if (voids > 0) for (let i = 0; i < BANDS; i++) sh[i]! += OPTICS.voidScatter * voids * thicknessUm;
   return { kh, sh };
 }
 
@@ -127,22 +124,13 @@ export function filmOfTubes(
   clearUm = 0,
   { binder = 'linseed', age = 'fresh' }: { binder?: ColouredBinder; age?: Age } = {},
 ): OpticalFilm {
-  return opticalFilm(partsOfTubes(tubes, clearUm, binder), age);
-}
-
-/** The same as a composition. */
-export function partsOfTubes(
-  tubes: Record<string, number>,
-  clearUm = 0,
-  binder: ColouredBinder = 'linseed',
-): FilmParts {
   const pigments = Object.entries(tubes).map(([pigment, um]) => ({
     pigment,
     um: um * (pigmentSpectra(pigment)?.pvc ?? 0),
   }));
   const total = Object.values(tubes).reduce((sum, um) => sum + um, clearUm);
   const solids = pigments.reduce((sum, p) => sum + p.um, 0);
-  return { pigments, binders: { [binder]: total - solids }, thicknessUm: total };
+  return opticalFilm({ pigments, binders: { [binder]: total - solids }, thicknessUm: total }, age);
 }
 
 const grounds = new Map<GroundColourKey, Spectrum>();

@@ -1,3 +1,4 @@
+import { CALIBRATION } from '@/data/calibration';
 import { yOfValue } from './colour';
 import { labOfLinear } from './screen';
 import type { Lab } from './colour';
@@ -21,8 +22,6 @@ export interface Patched {
   pixels: number;
 }
 
-/** The edge of a patch is not looked at: so far towards its middle. */
-const INSET = 0.15;
 const END_LOW = 1;
 const END_HIGH = 254;
 
@@ -49,8 +48,8 @@ export function readPatch(
   if (polygon.length < 3) return null;
   const mid = [0, 1].map((c) => polygon.reduce((s, p) => s + p[c as 0 | 1], 0) / polygon.length);
   const inner = polygon.map(([x, y]): Place => [
-    (x + (mid[0]! - x) * INSET) * width,
-    (y + (mid[1]! - y) * INSET) * height,
+    (x + (mid[0]! - x) * CALIBRATION.patchInset) * width,
+    (y + (mid[1]! - y) * CALIBRATION.patchInset) * height,
   ]);
   const [xs, ys] = [inner.map((p) => p[0]), inner.map((p) => p[1])];
   const sum: Bands = [0, 0, 0];
@@ -79,14 +78,15 @@ export function readPatch(
   };
 }
 
-/** Munsell value of the grey card that most painters have: 18 %. */
-const CARD_VALUE = 4.86;
-
 /**
  * The colour of a patch against a grey card in the same light: channel by channel, so that exposure and white balance
  * go. Null where the card is black.
  */
-export function againstCard(patch: Patched, card: Patched, cardValue = CARD_VALUE): Lab | null {
+export function againstCard(
+  patch: Patched,
+  card: Patched,
+  cardValue = CALIBRATION.cardValue,
+): Lab | null {
   const y = yOfValue(cardValue) / 100;
   if (card.linear.some((v) => v <= 1e-4)) return null;
   return labOfLinear(patch.linear.map((v, i) => (v / card.linear[i]!) * y) as Bands);
@@ -97,7 +97,7 @@ export const toneError = (
   second: Patched,
   card: Patched,
   secondValue: number,
-  cardValue = CARD_VALUE,
+  cardValue = CALIBRATION.cardValue,
 ): number => {
   const mean = (b: Bands) => 0.2126 * b[0] + 0.7152 * b[1] + 0.0722 * b[2];
   const got = mean(second.linear) / mean(card.linear);

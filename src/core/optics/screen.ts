@@ -1,6 +1,6 @@
 import { OPTICS } from '@/data/optics';
 import { chromaOf, de2000, labOfXyz, xyzOfLab, type Lab, type Xyz } from './colour';
-import { fromLinear, hexToLinear, linearToHex, toLinear, type Bands } from './srgb';
+import { fromLinear, hexToLinear, linearToHex, type Bands } from './srgb';
 
 /** From Lab to what a screen shows. Computed with the true colour always; only here, at the very end, is it made to fit. */
 
@@ -87,48 +87,5 @@ export function screenColour(lab: Lab): ScreenColour {
   };
 }
 
-const BYTES = Array.from({ length: 256 }, (_, i) => i.toString(16).padStart(2, '0'));
-/** Linear light from which each byte begins; and where to begin looking: no power is taken for a pixel. */
-const BEGINS = Float64Array.from({ length: 257 }, (_, i) =>
-  i === 0 ? -Infinity : i === 256 ? Infinity : toLinear((i - 0.5) / 255),
-);
-const GUESSES = 2048;
-const FIRST = Uint8Array.from({ length: GUESSES + 1 }, (_, i) =>
-  Math.round(255 * fromLinear(i / GUESSES)),
-);
-function byteOf(linear: number): string {
-  if (!(linear > 0)) return BYTES[0]!;
-  if (linear >= 1) return BYTES[255]!;
-  let byte = FIRST[(linear * GUESSES) | 0]!;
-  while (linear >= BEGINS[byte + 1]!) byte += 1;
-  while (linear < BEGINS[byte]!) byte -= 1;
-  return BYTES[byte]!;
-}
-const LOW = -OPTICS.gamutTolerance;
-const HIGH = 1 + OPTICS.gamutTolerance;
-const lies = (v: number): boolean => v >= LOW && v <= HIGH;
-const cube = (v: number): number => (v > 6 / 29 ? v * v * v : ((116 * v - 16) * 27) / 24389);
-
-/** Hex of tristimulus values of which Y of white is 1, against the screen's white; null where sRGB lacks it. */
-function shownHex(x: number, y: number, z: number): string | null {
-  const r = TO_SRGB[0][0] * x + TO_SRGB[0][1] * y + TO_SRGB[0][2] * z;
-  const g = TO_SRGB[1][0] * x + TO_SRGB[1][1] * y + TO_SRGB[1][2] * z;
-  const b = TO_SRGB[2][0] * x + TO_SRGB[2][1] * y + TO_SRGB[2][2] * z;
-  return lies(r) && lies(g) && lies(b) ? `#${byteOf(r)}${byteOf(g)}${byteOf(b)}` : null;
-}
-
-/** sRGB hex of a Lab, fitted. The same as `screenColour` says, without the arrays: strings and wedges ask thousands of times. */
-export function hexOf(lab: Lab): string {
-  const fy = (lab[0] + 16) / 116;
-  const x = SCREEN_WHITE[0] * cube(fy + lab[1] / 500);
-  const z = SCREEN_WHITE[2] * cube(fy - lab[2] / 200);
-  return shownHex(x, cube(fy), z) ?? screenColour(lab).hex;
-}
-
-/** The same of tristimulus values with their white. */
-export const hexOfXyz = (xyz: Xyz, white: Xyz): string =>
-  shownHex(
-    (SCREEN_WHITE[0] * xyz[0]) / white[0],
-    xyz[1] / white[1],
-    (SCREEN_WHITE[2] * xyz[2]) / white[2],
-  ) ?? hexOf(labOfXyz(xyz, white));
+/** sRGB hex of a Lab, fitted. */
+export const hexOf = (lab: Lab): string => screenColour(lab).hex;

@@ -1,5 +1,5 @@
 import { STUDIO_HANDBOOK } from '../handbook';
-import type { Recipe, TubePart } from '../film';
+import { mixOfColours, type Recipe, type TubePart } from '../film';
 import { paintNeeded, type Losses } from '../quantity/paint-needed';
 import type { Swatches } from './composition';
 import { opticalPaint } from './tubes';
@@ -9,9 +9,6 @@ import type { Mix, StringStep } from './strings';
 export const opticalMix = (mix: readonly TubePart[], swatches: Swatches): Mix =>
   mix.map((part) => ({ paint: opticalPaint(part, swatches), parts: part.parts }));
 
-const keyOf = (part: TubePart): string =>
-  'own' in part ? `own:${part.own.id}` : `${part.pigment}|${part.binder}`;
-
 export interface TubeAmount {
   part: TubePart;
   name: string;
@@ -20,26 +17,17 @@ export interface TubeAmount {
   ml: number;
 }
 
-/** Less of a tube than this share of a step cannot be measured out; it is nothing. */
-const LEAST_SHARE = 0.0005;
+/** Fewer parts of a hundred than these cannot be measured out; they are nothing. */
+const LEAST_PARTS = 0.05;
 
 /** The tubes of one step: shares of the mixes by volume, each mix by its own parts. In parts of a hundred. */
-export function mixOfStep(
+export const mixOfStep = (
   mixes: readonly (readonly TubePart[])[],
   shares: readonly number[],
-): TubePart[] {
-  const out = new Map<string, TubePart>();
-  mixes.forEach((mix, k) => {
-    const total = mix.reduce((sum, p) => sum + p.parts, 0);
-    for (const part of mix) {
-      const share = ((shares[k] ?? 0) * part.parts) / total;
-      if (share < LEAST_SHARE) continue;
-      const known = out.get(keyOf(part))?.parts ?? 0;
-      out.set(keyOf(part), { ...part, parts: Number((known + 100 * share).toPrecision(4)) });
-    }
-  });
-  return [...out.values()];
-}
+): TubePart[] =>
+  mixOfColours(mixes.map((mix, k) => ({ mix: [...mix], share: shares[k] ?? 0 })))
+    .filter(({ parts }) => parts >= LEAST_PARTS)
+    .map((part) => ({ ...part, parts: Number(part.parts.toPrecision(4)) }));
 
 /**
  * ml of every tube for every step of a string, each step laid on its part of the area.

@@ -1,6 +1,6 @@
-import { chromaOf, de2000, hexOf, hueOf, opaqueLab, tablePaintOf } from '.';
+import { chromaOf, de2000, hueOf, opaqueLab, tablePaintOf } from '.';
 import { mixer, pairMixer } from './mixer';
-import { labOfMix, neutralise, passes, reachAt, stringOf, whiteAdded, type Mix } from './strings';
+import { labOfMix, neutralise, reachAt, stringOf, whiteAdded, type Mix } from './strings';
 
 const mix = (parts: Record<string, number>): Mix =>
   Object.entries(parts).map(([key, p]) => ({ paint: tablePaintOf(key), parts: p }));
@@ -75,7 +75,6 @@ test('a palette without a blue reaches no blue', () => {
   expect(most(250, 300)).toBeLessThan(8);
   const withBlue = reachAt([...warm, tablePaintOf('ultramarine-blue')], 50);
   expect(Math.max(...withBlue.slice(25, 30))).toBeGreaterThan(40);
-  expect(passes(labOfMix(light), labOfMix(light))).toBe(true);
   expect(de2000(labOfMix(light), labOfMix(shadow))).toBeGreaterThan(50);
   expect(chromaOf(labOfMix(light))).toBeGreaterThan(5);
 });
@@ -93,8 +92,7 @@ test('the quick way through a mixture is the film of its composition', () => {
     expect(de2000(quick(amounts), slow)).toBeLessThan(1e-6);
     const pair = pairMixer(paints[0]!, paints[1]!);
     for (const share of [0, 0.3, 1]) {
-      expect(de2000(pair.lab(share), quick([1 - share, share, 0]))).toBeLessThan(1e-6);
-      expect(pair.hex(share)).toBe(hexOf(pair.lab(share)));
+      expect(de2000(pair(share), quick([1 - share, share, 0]))).toBeLessThan(1e-6);
     }
     // Only the ratio counts.
     expect(de2000(quick(amounts.map((a) => 7 * a)), slow)).toBeLessThan(1e-6);
@@ -108,7 +106,7 @@ test('a tube that holds a crowding white beside another pigment is mixed the gen
   for (const share of [0.1, 0.5])
     expect(
       de2000(
-        pair.lab(share),
+        pair(share),
         opaqueLab([
           { paint: tinted, um: 1 - share },
           { paint: red, um: share },

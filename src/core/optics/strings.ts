@@ -1,4 +1,3 @@
-import { OPTICS_BENCH } from '@/data/optics-bench';
 import { chromaOf, de2000, hueOf, type Lab } from './colour';
 import { mixer } from './mixer';
 import { opaqueLab, type OpticalPaint } from './paint';
@@ -219,6 +218,3 @@ export function reachAt(paints: readonly OpticalPaint[], lightness: number): num
   }
   return reach;
 }
-
-/** Whether two colours pass for one in a picture. */
-export const passes = (one: Lab, other: Lab): boolean => de2000(one, other) < OPTICS_BENCH.passesDe;

@@ -32,9 +32,3 @@ export function finishOf(film: { reducedPvc: number | null; sunk?: boolean }): F
   if (film.sunk) return 'matt';
   return FINISH_BY_REDUCED_PVC.find(([below]) => film.reducedPvc! < below)?.[1] ?? 'matt';
 }
-
-/** Share of diffuse light turned back inside a medium of refractive index n: 1 - (1 - outside)/n^2; Fresnel. */
-export const innerReflection = (outside: number, n: number): number => 1 - (1 - outside) / n ** 2;
-
-/** Reflection at the border of two media, light from straight above. */
-export const fresnel = (n1: number, n2: number): number => ((n1 - n2) / (n1 + n2)) ** 2;

@@ -1,3 +1,5 @@
+import { APPLICATIONS } from '@/data/applications';
+import { GLAZE_SEARCH } from '@/data/glaze-search';
 import type { Finish } from '@/data/optics';
 import { OPTICS_BENCH } from '@/data/optics-bench';
 import {
@@ -166,8 +168,8 @@ function bodyColour(task: TargetTask, watch?: (share: number) => boolean): Targe
   };
 }
 
-/** A brush coat of body colour, um. */
-const BODY_UM = 75;
+/** Body colour is laid as brush coats are. */
+const BODY_UM = APPLICATIONS['brush-coat'].typicalUm;
 
 const glazeTask = (task: TargetTask, limits: GlazeLimits) => ({
   paints: task.tubes.map((tube) => opticalPaint(tube, task.swatches)),
@@ -204,6 +206,7 @@ export function findTarget(task: TargetTask, watch?: (share: number) => boolean)
   const answers: TargetAnswer[] = [];
   let refused = 0;
   for (const answer of found.answers) {
+    if (answers.length === GLAZE_SEARCH.told) break;
     const made = admitted(task, answer);
     if (!made) refused += 1;
     else answers.push(answerOf(task, answer, made));

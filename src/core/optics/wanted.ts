@@ -1,5 +1,4 @@
-import { OPTICS } from '@/data/optics';
-import { chromaOf, labOfXyz, valueOfLab, yOfValue, type Lab } from './colour';
+import { chromaOf, labOfXyz, valueOfLab, WARM, yOfValue, type Lab } from './colour';
 import { labOfHex } from './screen';
 
 /** What a painter asks for against what is there: "one value darker and warmer". */
@@ -16,13 +15,12 @@ const MOST_VALUE = 9.8;
 export function stepped(from: Lab, { value, warmth, chroma }: Steps): Lab {
   const y = yOfValue(Math.min(MOST_VALUE, Math.max(0, valueOfLab(from) + value)));
   const [L] = labOfXyz([0, y, 0], [100, 100, 100]);
-  const pole = (OPTICS.warmHueDeg * Math.PI) / 180;
   const was = chromaOf(from);
   const scale = was > 0 ? Math.max(0, was + chroma) / was : 1;
   return [
     Math.min(100, Math.max(0, L)),
-    from[1] * scale + warmth * Math.cos(pole),
-    from[2] * scale + warmth * Math.sin(pole),
+    from[1] * scale + warmth * WARM[0],
+    from[2] * scale + warmth * WARM[1],
   ];
 }
 

@@ -3,10 +3,9 @@ import { making, NOW, NOW_MS, stackOf } from '../tests/paintings';
 import { part, recipe, tube } from '../tests/recipes';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { REFERENCE_CLIMATE } from '../drying';
-import { chromaOf, de2000, valueOfLab } from '../optics';
+import { valueOfLab } from '../optics';
 import { NO_SWATCHES } from '../optics/composition';
 import { assessPainting } from './assess';
-import { glazeForPassage, type PassageTarget } from './glaze-target';
 import { belowOf, groundLook, stackLook } from './look';
 import { turnedPairs, valueMap } from './value-map';
 
@@ -58,37 +57,6 @@ test('wet paint looks deeper than when it has dried, and a drawing does not colo
   const drawn = stackOf([{ ...recipe([], 0, [], 1), material: 'charcoal' }]);
   const look = stackLook(stackIn(drawn), drawn, NO_SWATCHES);
   expect(look.finished.inner).toEqual(look.ground.inner);
-});
-
-const asked = (more: Partial<PassageTarget> = {}): PassageTarget => ({
-  painting: picture,
-  passageId: picture.passages[0]!.id,
-  tubes: ['burnt-sienna', 'raw-umber', 'ultramarine-blue'].map((key) => {
-    const { pigment, binder } = tube(key);
-    return { pigment, binder };
-  }),
-  medium: [part('stand-oil')],
-  mostMediumShare: 0.9,
-  leastUm: 3,
-  mostUm: 40,
-  usualUm: 12,
-  wanted: [60, 25, 40],
-  uneven: 0.3,
-  mostPaints: 2,
-  ...more,
-});
-
-test('a glaze for a passage keeps the school, dries, and is told with its neighbours', () => {
-  const found = glazeForPassage(asked(), options, NO_SWATCHES)!;
-  expect(found.answers.length).toBeGreaterThan(0);
-  for (const answer of found.answers) {
-    expect(answer.touchDays).toBeGreaterThan(0);
-    expect(answer.ml).toBeGreaterThan(0);
-    expect(answer.neighbours).toHaveLength(picture.passages.length - 1);
-    expect(de2000(answer.lab, [60, 25, 40])).toBeCloseTo(answer.de, 9);
-  }
-  expect(chromaOf(found.now)).toBeLessThan(12);
-  expect(glazeForPassage(asked({ passageId: 'gone' }), options, NO_SWATCHES)).toBeNull();
 });
 
 test('the map of values goes from what lies there to what is planned, and tells what turns round', () => {

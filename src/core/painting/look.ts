@@ -1,10 +1,9 @@
 import { MATERIALS } from '@/data/materials';
-import { OPTICS, type Finish, type GroundColourKey } from '@/data/optics';
+import { FINISH_OF_MATERIAL, OPTICS, type Finish, type GroundColourKey } from '@/data/optics';
 import { STUDIO_HANDBOOK } from '../handbook';
 // By their own names, not by the index: every first page pays for this file.
 import { labOf, type Lab } from '../optics/colour';
-import { over, plateOf } from '../optics/films';
-import { seenUneven } from '../optics/look';
+import { overUneven, seenUneven } from '../optics/look';
 import { groundSpectrum } from '../optics/pigments';
 import { screenColour, type ScreenColour } from '../optics/screen';
 import type { Spectrum } from '../optics/spectrum';
@@ -69,32 +68,21 @@ export const groundLook = (painting: Painting): FilmLook =>
 
 const WET: ReadonlySet<Layer['state']> = new Set(['open', 'setting']);
 
-/** Surface of a film: wet while it is wet; then by how lean it is; a varnish or pure medium shines. */
-export function finishOfLayer(
-  layer: Pick<Layer, 'state' | 'kept' | 'composition' | 'film'>,
-): Finish {
-  const { material } = layer.kept;
-  if (material !== null) {
-    const { family } = MATERIALS[material];
-    return family === 'varnish'
-      ? 'gloss'
-      : family === 'pastel' || family === 'aqueous'
-        ? 'matt'
-        : 'eggshell';
-  }
-  if (WET.has(layer.state)) return 'wet';
-  const { composition, film } = layer;
+/** Surface of a film: wet while it is wet; then by how lean it is. A drawing leaves the surface it lies on. */
+function finishOfLayer({ state, kept, composition, film }: Layer, below: Finish): Finish {
+  if (kept.material !== null) return FINISH_OF_MATERIAL[MATERIALS[kept.material].family] ?? below;
+  if (WET.has(state)) return 'wet';
   const sunk = isSunk({ composition, lossFraction: film.lossFraction }, STUDIO_HANDBOOK.constants);
   return finishOf({ reducedPvc: composition.reducedPvc, sunk });
 }
 
-/** One film over what is below, brushed as films are: what the next film covers is its mean, what is seen is uneven. */
+/** One film over what is below, brushed as films are. */
 function layerLook(below: FilmLook, layer: Layer, swatches: Swatches): FilmLook {
   const film = filmOfConstituents(layer.kept, swatches);
   const own = sourceOf(layer.kept, swatches);
-  const finish = finishOfLayer(layer);
+  const finish = finishOfLayer(layer, below.finish);
   if (!film) return lookOf(below.inner, finish, below.source);
-  const inner = over(plateOf(film), below.inner);
+  const inner = overUneven(film, below.inner, OPTICS.cvSoftBrush);
   const seenNow = seenUneven(film, below.inner, finish, OPTICS.cvSoftBrush);
   return lookOf(inner, finish, own, labOf(seenNow));
 }

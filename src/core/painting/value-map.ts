@@ -1,3 +1,4 @@
+import { OPTICS_BENCH } from '@/data/optics-bench';
 import { valueOfLab, warmthOf } from '../optics/colour';
 import type { Swatches } from '../optics/composition';
 import type { PaintingAssessment } from './layer';
@@ -46,9 +47,6 @@ export function valueMap({ painting, passages }: PaintingAssessment, swatches: S
     .sort((a, b) => b.finished.value - a.finished.value);
 }
 
-/** Less than this is no order of values: nobody sees it from where a picture is looked at. */
-const SAME_VALUE = 0.3;
-
 /** Pairs of passages of which the lighter one now will be the darker one at the end. */
 export const turnedPairs = (rows: readonly MapRow[]): [nowLighter: string, endsLighter: string][] =>
   rows.flatMap((lighter, i) =>
@@ -56,8 +54,8 @@ export const turnedPairs = (rows: readonly MapRow[]): [nowLighter: string, endsL
       .slice(i + 1)
       .filter(
         (darker) =>
-          lighter.finished.value - darker.finished.value > SAME_VALUE &&
-          darker.now.value - lighter.now.value > SAME_VALUE,
+          lighter.finished.value - darker.finished.value > OPTICS_BENCH.sameValue &&
+          darker.now.value - lighter.now.value > OPTICS_BENCH.sameValue,
       )
       .map((darker): [string, string] => [darker.name, lighter.name]),
   );

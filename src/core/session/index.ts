@@ -38,4 +38,4 @@ export {
 } from './time';
 export { laidCm2, mayBeParted, minutesOf, paceOf, toLayCm2, USUAL_PACE, type Pace } from './pace';
 export { usesOil } from './oil';
-export { keptMixes, knownMixes, servedBy, type KeptMix } from './premix';
+export { heapOf, keptMixes, knownMixes, servedBy, type KeptMix } from './premix';

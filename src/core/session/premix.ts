@@ -1,5 +1,15 @@
+import { APPLICATIONS } from '@/data/applications';
+import type { Recipe } from '../film';
 import type { Painting } from '../painting/schema';
 import type { PaletteMix, Session } from './schema';
+
+/** Thickness stands in a recipe; paint in a heap has none yet, and takes that of a brush coat. */
+export const heapOf = (mix: Recipe['mix']): Recipe => ({
+  mix,
+  medium: [],
+  mediumShare: 0,
+  thicknessUm: APPLICATIONS['brush-coat'].typicalUm,
+});
 
 /** A mix and the session it was put out in. */
 export interface KeptMix {

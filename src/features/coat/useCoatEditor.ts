@@ -1,12 +1,5 @@
 import { useMemo, useState } from 'react';
-import {
-  constantAir,
-  DAY_MS,
-  openDose,
-  quantileOf,
-  type DryingClock,
-  type LogNormal,
-} from '@/core/drying';
+import { openDose, quantileOf, type LogNormal } from '@/core/drying';
 import {
   assessPainting,
   DEADLINE_QUANTILE,
@@ -16,6 +9,7 @@ import {
   type Painting,
   type SiteStack,
 } from '@/core/painting';
+import { daysToReach } from '@/core/painting/days';
 import { coatSchema } from '@/core/painting/schema';
 import { changeCoat, placeCoat, type CoatPlace } from '@/core/painting/coats';
 import { gravestByRule, toldLayer, type ToldLayer } from '@/core/tell';
@@ -80,19 +74,15 @@ function withDraft(
     : changeCoat(painting, coat, correctRecord, making);
 }
 
-/** Doses as days from now in this studio. */
+/** Doses as days from now in this studio: at even odds, and as surely as is asked. */
 function daysOf(
+  kind: Layer['times']['kind'],
   dose: LogNormal,
-  clock: DryingClock,
-  nowMs: number,
+  options: Parameters<typeof assessPainting>[1],
   safe = DEADLINE_QUANTILE,
 ): [number, number] | null {
-  const at = (p: number): number | null => {
-    const ms = clock.timeOf(quantileOf(dose, p));
-    return ms === null ? null : (ms - nowMs) / DAY_MS;
-  };
-  const half = at(0.5);
-  const sure = at(safe);
+  const half = daysToReach(kind, quantileOf(dose, 0.5), options);
+  const sure = daysToReach(kind, quantileOf(dose, safe), options);
   return half === null || sure === null ? null : [half, sure];
 }
 
@@ -123,24 +113,23 @@ function liveOf(
   );
   const layer = passages[0]?.layer ?? null;
   if (!layer) return NOTHING;
-  const air = options.air ?? constantAir(options.handbook.constants, options.climate);
-  const clock = air.clock(layer.times.kind, options.nowMs, null);
+  const { kind } = layer.times;
   return {
     layer,
     passages,
     stack: passages[0]!.stack,
     findings: gravestByRule(passages.flatMap((p) => p.layer.findings)),
-    touchDays: daysOf(layer.times.touch, clock, options.nowMs),
+    touchDays: daysOf(kind, layer.times.touch, options),
     openDays:
-      layer.times.kind === 'oil'
+      kind === 'oil'
         ? daysOf(
+            kind,
             openDose(options.handbook.constants, layer.times),
-            clock,
-            options.nowMs,
+            options,
             1 - DEADLINE_QUANTILE,
           )
         : null,
-    throughDays: daysOf(layer.times.through, clock, options.nowMs),
+    throughDays: daysOf(kind, layer.times.through, options),
   };
 }
 

@@ -4,6 +4,9 @@ import { OPTICS } from '@/data/optics';
 import { OPTICS_BENCH } from '@/data/optics-bench';
 import { de2000, valueOfLab } from '@/core/optics';
 import { benchFacts, coatPlans, type BenchFacts } from '@/core/optics/glaze-bench';
+import { daysToReach } from '@/core/painting/days';
+import { capital } from '@/features/coat/draft';
+import { useAssessOptions } from '@/store/hooks';
 import { Heading, Text } from '@/ui/Text';
 import { Table } from '@/ui/Table';
 import { duration } from '@/ui/time/words';
@@ -16,7 +19,7 @@ const coats = (n: number): string => (n === 1 ? 'one coat' : `${n} coats`);
 function coverWords({ cover }: BenchFacts): string {
   if (cover.passes === null) return 'Fifty such coats do not cover: what is below always shows.';
   const same = cover.same === null ? '' : `; told apart by nobody after ${coats(cover.same)}`;
-  return `${coats(cover.passes)[0]!.toUpperCase()}${coats(cover.passes).slice(1)} cover the darkest and the lightest of these alike${same}.`;
+  return `${capital(coats(cover.passes))} ${cover.passes === 1 ? 'covers' : 'cover'} the darkest and the lightest of these alike${same}.`;
 }
 
 /** What else the coat does: covers, lets a line through, streaks; in one go or in several. */
@@ -31,7 +34,12 @@ export function GlazeFacts({ glaze }: { glaze: Glaze }) {
       }),
     [film, thickness, undertones, chosen, finish],
   );
-  const plans = useMemo(() => (recipe ? coatPlans(recipe, thickness) : []), [recipe, thickness]);
+  const options = useAssessOptions();
+  const plans = useMemo(
+    () =>
+      recipe ? coatPlans(recipe, thickness, (kind, dose) => daysToReach(kind, dose, options)) : [],
+    [recipe, thickness, options],
+  );
   if (!facts) return null;
   const streaky = de2000(facts.streaks.thin, facts.streaks.thick);
   const [thin, thick] = facts.between;
@@ -50,15 +58,21 @@ export function GlazeFacts({ glaze }: { glaze: Glaze }) {
           cells: [
             plan.coats === 1 ? 'one coat, wiped back' : coats(plan.coats),
             um(plan.um),
-            duration(plan.days),
+            plan.days === null ? 'never in this air' : duration(plan.days),
           ],
         }))}
       />
       <Text size="small" tone="ink2">
-        One colour, whichever way, while nothing is wiped off or disturbed. Days at 20 °C and 50 %.
+        One colour, whichever way, while nothing is wiped off or disturbed. In the air of the
+        studio, at even odds, on a film that is dry.
       </Text>
       <Heading level={2}>What it covers</Heading>
       <Text>{coverWords(facts)}</Text>
+      <Text>
+        {facts.hidingUm === null
+          ? 'However thick, this mix does not hide black from white.'
+          : `This mix hides black from white at ${um(facts.hidingUm)} dry.`}
+      </Text>
       <Text>
         {facts.line.shows
           ? 'A charcoal line of half a millimetre still shows from arm’s length.'
@@ -80,7 +94,7 @@ export function GlazeFacts({ glaze }: { glaze: Glaze }) {
       </Text>
       {facts.graded ? (
         <Text>
-          {`Graded evenly from nothing to ${thickness} µm: ${facts.graded.map((h) => h.toFixed(h < 10 ? 1 : 0)).join(', ')} µm at five stations.`}
+          {`Graded evenly from nothing to ${um(thickness)}: ${facts.graded.map((h) => h.toFixed(h < 10 ? 1 : 0)).join(', ')} µm at five stations.`}
         </Text>
       ) : null}
     </View>

@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { Pressable, StyleSheet, View } from 'react-native';
 import {
   changeOf,
@@ -10,6 +10,7 @@ import {
   screenColour,
   valueOfLab,
 } from '@/core/optics';
+import { labAt } from '@/core/optics/glaze-bench';
 import { fatnessOf } from '@/core/optics/target';
 import { BenchTabs } from '@/features/bench/BenchTabs';
 import { MediumFields } from '@/features/coat/MediumFields';
@@ -29,7 +30,7 @@ import { PassageSheet } from './PassageSheet';
 import { PhotoPreview } from './PhotoPreview';
 import { PlanGlaze } from './PlanGlaze';
 import { TargetPart } from './TargetPart';
-import { MOST_UM, useGlaze, type Glaze } from './useGlaze';
+import { useGlaze, type Glaze } from './useGlaze';
 import { Wedge } from './Wedge';
 
 /** A glaze on the bench: what a mix does at every thickness over what is there, before a brush is dipped. */
@@ -161,26 +162,23 @@ const NotYet = ({ glaze }: { glaze: Glaze }) => (
 /** The wedge, and what it does to the chosen undertone at the chosen thickness. */
 function Seen({ glaze }: { glaze: Glaze }) {
   const [width, setWidth] = useState(0);
-  const { rows, um, chosen } = glaze;
+  const { rows, um, mostUm, chosen } = glaze;
   const row = rows[chosen]!;
-  const after = row.labs[Math.min(row.labs.length - 1, um)]!;
+  const after = labAt(row, um, mostUm);
   const change = changeOf(row.before, after);
   const words = changeWords(change);
-  const screens = useMemo(
-    () => ({ before: screenColour(row.before), after: screenColour(after) }),
-    [row.before, after],
-  );
+  const screens = { before: screenColour(row.before), after: screenColour(after) };
   return (
     <View style={{ gap: space.s }}>
       <View onLayout={(e) => setWidth(Math.floor(e.nativeEvent.layout.width))}>
         {width > 0 ? (
           <Wedge
             rows={rows}
-            mostUm={MOST_UM}
+            mostUm={mostUm}
             um={um}
             onUm={glaze.setUm}
             width={width}
-            said={`${um} µm, ${row.name}: ${words}`}
+            said={`${Number(um.toPrecision(3))} µm, ${row.name}: ${words}`}
           />
         ) : null}
       </View>
@@ -194,7 +192,7 @@ function Seen({ glaze }: { glaze: Glaze }) {
       />
       <View role="radiogroup" aria-label="Looked at, over" style={{ gap: 0 }}>
         {rows.map((r, i) => {
-          const at = r.labs[Math.min(r.labs.length - 1, um)]!;
+          const at = labAt(r, um, mostUm);
           const its = changeOf(r.before, at);
           return (
             <Pressable

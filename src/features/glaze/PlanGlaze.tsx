@@ -1,15 +1,16 @@
 import { nanoid } from '@reduxjs/toolkit';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Recipe } from '@/core/film';
 import { placeCoat } from '@/core/painting/coats';
-import { coatOver } from '@/core/painting/glaze-target';
+import { coatOver, objectionTo, tryOver } from '@/core/glaze/for-passage';
 import { coatAddress } from '@/features/addresses';
 import { changePainting } from '@/store/actions';
-import { useStoreDispatch } from '@/store/hooks';
+import { useAssessOptions, useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Says } from '@/ui/Says';
+import { Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import type { Glaze } from './useGlaze';
 
@@ -33,28 +34,47 @@ export function usePlanGlaze(
   };
 }
 
+/** What is said against the glaze as the next coat of its passage; null where it holds, or lies over none. */
+function useObjection({ painting, passage, recipe }: Glaze): string | null {
+  const options = useAssessOptions();
+  // The whole painting is judged with it: behind the finger that moves the thickness.
+  const asked = useDeferredValue(recipe);
+  return useMemo(() => {
+    if (!painting || !passage || !asked) return null;
+    const tried = tryOver(painting, coatOver(passage.passage.id, asked), options);
+    return tried && objectionTo(tried);
+  }, [painting, passage, asked, options]);
+}
+
 /** What is on the bench becomes the next coat of the passage. */
 export function PlanGlaze({ glaze }: { glaze: Glaze }) {
   const router = useRouter();
   const plan = usePlanGlaze(glaze);
-  const [last, setPlanned] = useState<string | null>(null);
+  const objection = useObjection(glaze);
+  const [last, setLast] = useState<{ id: string; recipe: Recipe } | null>(null);
   const { recipe, painting } = glaze;
-  // Taken back, it is not planned any more.
-  const planned = painting?.coats.some((c) => c.id === last) ? last : null;
+  // Taken back, it is not planned any more; another mix is another coat.
+  const planned = painting?.coats.some((c) => c.id === last?.id) ? last : null;
   if (!plan || !recipe || !painting) return null;
   return (
     <View style={{ gap: space.s }}>
+      <Says>
+        <Text strong tone={objection ? 'brick' : 'ink'}>
+          {objection ?? 'It holds over what lies there now.'}
+        </Text>
+      </Says>
       <Action
         title={`Plan it on ${glaze.passage!.passage.name}`}
         kind="primary"
-        onPress={() => setPlanned(plan(recipe))}
+        disabled={planned?.recipe === recipe}
+        onPress={() => setLast({ id: plan(recipe), recipe })}
       />
-      <Says>{planned ? 'Planned over what lies there now.' : ''}</Says>
+      <Says>{planned ? <Text>Planned over what lies there now.</Text> : null}</Says>
       {planned ? (
         <Action
           title="Open the coat"
           kind="quiet"
-          onPress={() => router.push(coatAddress(painting.id, planned))}
+          onPress={() => router.push(coatAddress(painting.id, planned.id))}
         />
       ) : null}
     </View>

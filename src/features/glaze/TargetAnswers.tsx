@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { OPTICS_BENCH } from '@/data/optics-bench';
 import { changeOf, changeWords, screenColour, valueOfLab, type Lab } from '@/core/optics';
-import type { PassageAnswer } from '@/core/painting/glaze-target';
+import type { PassageAnswer } from '@/core/glaze/for-passage';
 import type { Recipe } from '@/core/film';
 import { Hazards } from '@/features/Hazards';
 import { tubeName, tubePigments } from '@/features/tubes';
@@ -16,8 +17,6 @@ import { usePlanGlaze } from './PlanGlaze';
 import type { TargetState } from './useTarget';
 import type { Glaze } from './useGlaze';
 
-const PASSES = 2;
-
 /** "1 burnt sienna : 2.4 yellow ochre, 62 % medium, 14 µm". */
 export function recipeWords({ mix, mediumShare, thicknessUm, mediumName }: Recipe): string {
   const paints = mix
@@ -29,9 +28,6 @@ export function recipeWords({ mix, mediumShare, thicknessUm, mediumName }: Recip
       : ', without medium';
   return `${paints}${medium}, ${thicknessUm < 10 ? thicknessUm.toFixed(1) : Math.round(thicknessUm)} µm`;
 }
-
-/** Less than this apart nobody sees which is lighter. */
-const SAME_VALUE = 0.3;
 
 const apart = (step: number): string =>
   Math.abs(step) < 0.05
@@ -52,8 +48,8 @@ function neighbourWords({ neighbours }: PassageAnswer): string | null {
   const turned = neighbours.filter(
     ({ before, after }) =>
       Math.sign(before) !== Math.sign(after) &&
-      Math.abs(before) > SAME_VALUE &&
-      Math.abs(after) > SAME_VALUE,
+      Math.abs(before) > OPTICS_BENCH.sameValue &&
+      Math.abs(after) > OPTICS_BENCH.sameValue,
   );
   if (turned.length === 0) return null;
   return `It turns the order of values: ${turned
@@ -86,7 +82,7 @@ export function TargetAnswers({ glaze, state }: { glaze: Glaze; state: TargetSta
           {state.found.painted ? (
             <>
               <Heading level={3}>
-                {state.found.painted.de < PASSES
+                {state.found.painted.de < OPTICS_BENCH.passesDe
                   ? 'Paint it with this mix, opaque'
                   : 'The nearest mix to paint it with'}
               </Heading>
@@ -143,6 +139,11 @@ function Answer({
       </Text>
       {answer.neighbours.length > 0 ? (
         <Text size="small" tone="ink2">{`In values: ${againstWords(answer)}.`}</Text>
+      ) : null}
+      {answer.objection ? (
+        <Text size="small" strong tone="brick">
+          {answer.objection}
+        </Text>
       ) : null}
       {neighbours ? (
         <Text size="small" tone="ink2">

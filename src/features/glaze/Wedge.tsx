@@ -24,8 +24,10 @@ const CUT = 70;
 const BARE = 0.14;
 /** Of the thickest film, so high is it drawn. */
 const FILM_PX = 42;
-const STEP_UM = 1;
-const LEAP_UM = 5;
+/** Of the whole, so many steps by a key and in a leap; a step of the usual wedge is one µm. */
+const KEY_STEPS = 60;
+const LEAP_STEPS = 5;
+const TICKS = 6;
 /** Up to this lightness a name on it is white. */
 const DARK_L = 55;
 
@@ -50,20 +52,21 @@ export function Wedge({ rows, mostUm, um, onUm, width, said }: Props) {
   const wide = useWideGamut();
   const bare = width * BARE;
   const xOf = (at: number) => bare + ((width - bare) * at) / mostUm;
+  const step = mostUm / KEY_STEPS;
   const clamp = (at: number) =>
-    Math.min(mostUm, Math.max(STEP_UM, Math.round(at / STEP_UM) * STEP_UM));
+    Number(Math.min(mostUm, Math.max(step, Math.round(at / step) * step)).toPrecision(3));
   const follow = (e: PointerEvent) => {
     const { left } = e.currentTarget.getBoundingClientRect();
     onUm(clamp(((e.clientX - left - bare) / (width - bare)) * mostUm));
   };
   const keys: Record<string, number> = {
-    ArrowRight: um + STEP_UM,
-    ArrowUp: um + STEP_UM,
-    ArrowLeft: um - STEP_UM,
-    ArrowDown: um - STEP_UM,
-    PageUp: um + LEAP_UM,
-    PageDown: um - LEAP_UM,
-    Home: STEP_UM,
+    ArrowRight: um + step,
+    ArrowUp: um + step,
+    ArrowLeft: um - step,
+    ArrowDown: um - step,
+    PageUp: um + LEAP_STEPS * step,
+    PageDown: um - LEAP_STEPS * step,
+    Home: step,
     End: mostUm,
   };
   const x = xOf(Math.min(um, mostUm));
@@ -73,7 +76,7 @@ export function Wedge({ rows, mostUm, um, onUm, width, said }: Props) {
       role: 'slider',
       tabIndex: 0,
       'aria-label': 'Thickness of the film',
-      'aria-valuemin': STEP_UM,
+      'aria-valuemin': step,
       'aria-valuemax': mostUm,
       'aria-valuenow': um,
       'aria-valuetext': said,
@@ -108,8 +111,8 @@ export function Wedge({ rows, mostUm, um, onUm, width, said }: Props) {
     ),
     <Cut key="cut" row={rows[0]!} width={width} bare={bare} />,
     <View key="scale" style={styles.scale} aria-hidden>
-      {[0, 10, 20, 30, 40, 50, 60]
-        .filter((at) => at <= mostUm && Math.abs(xOf(at) - x) > 50)
+      {Array.from({ length: TICKS + 1 }, (_, i) => Math.round((mostUm * i) / TICKS))
+        .filter((at) => Math.abs(xOf(at) - x) > 50)
         .map((at) => (
           <Text key={at} size="small" tone="ink2" style={[styles.mark, { left: xOf(at) - 16 }]}>
             {at}
@@ -118,7 +121,7 @@ export function Wedge({ rows, mostUm, um, onUm, width, said }: Props) {
     </View>,
     <View key="line" style={[styles.line, { left: x - 1.5, height: rows.length * BAND + CUT }]} />,
     <View key="pill" style={[styles.pill, { left: Math.min(width - 84, Math.max(0, x - 42)) }]}>
-      <Text style={styles.figure}>{`${um} µm`}</Text>
+      <Text style={styles.figure}>{`${Number(um.toPrecision(3))} µm`}</Text>
     </View>,
   );
 }

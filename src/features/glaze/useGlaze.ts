@@ -20,9 +20,12 @@ import { useRecipeForm } from '@/features/coat/useRecipeForm';
 import { numberOf } from '@/forms';
 import { useAssessment, useSwatches } from '@/store/hooks';
 
-/** The wedge goes so far, in so many steps. */
-export const MOST_UM = 60;
+/** A wedge of a glaze goes so far; for thicker coats it goes on in leaps. In so many steps. */
+const MOST_UM = 60;
+const LEAPS = [100, 200, 500, 1000, 2000, 5000, 10_000];
 const STEPS = 60;
+const reachFor = (um: number): number =>
+  um <= MOST_UM ? MOST_UM : (LEAPS.find((most) => um <= most) ?? LEAPS.at(-1)!);
 /** Of the neighbours so many are shown beside the passage itself and white. */
 const NEIGHBOURS = 3;
 
@@ -37,7 +40,9 @@ export interface Glaze {
   editor: RecipeEditor;
   recipe: Recipe | null;
   problems: string[];
+  /** As it is laid; and how far the wedge goes. */
   um: number;
+  mostUm: number;
   setUm(um: number): void;
   take(recipe: Recipe): void;
   /** What it lies on: a passage of a painting, or a scale of greys. */
@@ -79,11 +84,10 @@ export function useGlaze(
   const passage = assessment?.passages.find((p) => p.passage.id === passageId) ?? null;
   const around = useMemo((): { undertones: readonly Undertone[]; now: FilmLook | null } => {
     if (!assessment || !passage) return { undertones: GREY_SCALE, now: null };
-    const toneOf = ({ passage: p, base }: PassageAssessment): Undertone => ({
-      key: p.id,
-      name: p.name,
-      inner: stackLook(base, assessment.painting, swatches).now.inner,
-    });
+    const toneOf = ({ passage: p, base }: PassageAssessment): Undertone => {
+      const { inner, lab } = stackLook(base, assessment.painting, swatches).now;
+      return { key: p.id, name: p.name, inner, lab };
+    };
     const others = assessment.passages.filter((p) => p !== passage).slice(0, NEIGHBOURS);
     return {
       undertones: [toneOf(passage), ...others.map(toneOf), WHITE_TONE],
@@ -99,24 +103,29 @@ export function useGlaze(
         : null,
     [mix, medium, mediumShare, swatches, age],
   );
+  const typed = numberOf(editor.draft.recipe.thicknessUm);
+  const um = Number.isFinite(typed) && typed > 0 ? typed : 1;
+  // It grows with what is typed, and does not shrink under the finger.
+  const [mostUm, setMostUm] = useState(() => reachFor(um));
+  if (um > mostUm) setMostUm(reachFor(um));
   const rows = useMemo(
     () =>
       film
         ? wedgeRows(film, around.undertones, {
-            mostUm: MOST_UM,
+            mostUm,
             steps: STEPS,
             finish,
             cv: OPTICS.cvSoftBrush,
           })
         : [],
-    [film, around.undertones, finish],
+    [film, around.undertones, finish, mostUm],
   );
-  const typed = numberOf(editor.draft.recipe.thicknessUm);
   return {
     editor,
     recipe,
     problems: [...new Set(form.issues.map((i) => i.message))].slice(0, 3),
-    um: Math.min(MOST_UM, Math.max(1, Math.round(Number.isFinite(typed) ? typed : 1))),
+    um,
+    mostUm,
     setUm: (thicknessUm) => editor.setRecipe({ thicknessUm }, 'recipe.thicknessUm'),
     take: (taken) => editor.changeRecipe(() => taken as typeof editor.draft.recipe),
     painting,

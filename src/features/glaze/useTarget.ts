@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { PassageFound } from '@/core/painting/glaze-target';
+import type { PassageFound } from '@/core/glaze/for-passage';
 import { solveTarget, type TargetJob } from '@/workers/colour-client';
 import type { TargetRequest } from '@/workers/colour-protocol';
 

@@ -4,13 +4,17 @@ import type { ExportFile } from '@/core/formats';
 export const saveFile = (name: string, content: string, type = 'application/json'): void =>
   saveBlob(name, new Blob([content], { type }));
 
+/** So long a file that is being saved can be fetched. */
+const KEPT_MS = 60_000;
+
 export function saveBlob(name: string, blob: Blob): void {
   const url = URL.createObjectURL(blob);
   const anchor = document.createElement('a');
   anchor.href = url;
   anchor.download = name;
   anchor.click();
-  URL.revokeObjectURL(url);
+  // The browser begins the download later: an address that is gone by then, on a busy machine, saves nothing.
+  setTimeout(() => URL.revokeObjectURL(url), KEPT_MS);
 }
 
 const slug = (title: string): string =>

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { OPTICS_BENCH } from '@/data/optics-bench';
 import type { PaintingAssessment } from '@/core/painting';
 import { turnedPairs, valueMap, type MapPoint } from '@/core/painting/value-map';
 import { useSwatches } from '@/store/hooks';
@@ -59,7 +60,8 @@ export function ValueMap({ assessment }: { assessment: PaintingAssessment }) {
 }
 
 function Point({ point: { look, value, warmth } }: { point: MapPoint }) {
-  const temperature = warmth > 4 ? 'warm' : warmth < -4 ? 'cool' : 'neutral';
+  const { warmFrom } = OPTICS_BENCH;
+  const temperature = warmth > warmFrom ? 'warm' : warmth < -warmFrom ? 'cool' : 'neutral';
   return (
     <View role="cell" style={styles.point}>
       <View style={styles.field} aria-hidden>

@@ -2,9 +2,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { z } from 'zod';
 import { recipeSchema, tubePartSchema } from '@/core/film/recipe';
-import type { Recipe } from '@/core/film';
-import { APPLICATIONS } from '@/data/applications';
-import { knownMixes, putOut, type PaletteMix, type Session } from '@/core/session';
+import { heapOf, knownMixes, putOut, type PaletteMix, type Session } from '@/core/session';
 import { Hazards } from '@/features/Hazards';
 import { PaintPicker } from '@/features/PaintPicker';
 import { tubeName, tubePigments, type Tube } from '@/features/tubes';
@@ -20,14 +18,6 @@ import { TakeOut } from '@/ui/TakeOut';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { useSessions } from './useSession';
-
-/** Thickness stands in a recipe; paint in a heap has none yet, and takes that of a brush coat. */
-const heapOf = (mix: Recipe['mix']): Recipe => ({
-  mix,
-  medium: [],
-  mediumShare: 0,
-  thicknessUm: APPLICATIONS['brush-coat'].typicalUm,
-});
 
 const premixSchema = z
   .object({

@@ -18,8 +18,9 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { colour, font, space } from '@/ui/tokens';
 
-/** Of a whole cabinet so many are looked at: a limited palette is the question. */
+/** A limited palette is the question: so many to begin with, and so many at most. */
 const USUAL = 6;
+const MOST = 12;
 const HEIGHT = 150;
 const MOST_CHROMA = 110;
 const SECTOR = 10;
@@ -76,8 +77,14 @@ export function ReachPart() {
           label="Paints of the palette"
           options={all.map((p) => ({ key: p.id, name: p.name }))}
           values={ids}
-          onChange={setPicked}
+          onChange={(chosen) => chosen.length <= MOST && setPicked(chosen)}
         />
+      ) : null}
+      {ids.length === MOST ? (
+        <Text
+          size="small"
+          tone="ink2"
+        >{`At most ${MOST} at once: take one out to put another in.`}</Text>
       ) : null}
       <Stepper
         label="At value"

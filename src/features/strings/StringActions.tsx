@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { colourWords, hexOf } from '@/core/optics';
 import { aseOf, gplOf, svgOf, type NamedColour } from '@/core/formats/palette-files';
-import { putOut } from '@/core/session';
+import { heapOf, putOut } from '@/core/session';
 import { guardedCell } from '@/features/keep/csv-cells';
 import { saveBlob, saveFile } from '@/features/keep/files';
 import { useRunningSession } from '@/features/session/useSession';
@@ -29,19 +29,18 @@ export const stringCsv = (rows: StringRow[]): string =>
   `${Papa.unparse(
     {
       fields: ['step', 'value', 'L', 'a', 'b', 'words', 'srgb', 'paint', 'parts_of_100', 'ml'],
+      // Figures as they are: a guard against formulas would make a text of what is below nothing.
       data: rows.flatMap((row, i) =>
-        row.tubes.map(({ part, parts, ml }) =>
-          [
-            String(i + 1),
-            row.value.toFixed(2),
-            ...row.lab.map((v) => v.toFixed(2)),
-            colourWords(row.lab),
-            hexOf(row.lab),
-            tubeName(part),
-            parts.toFixed(2),
-            ml.toFixed(3),
-          ].map(guardedCell),
-        ),
+        row.tubes.map(({ part, parts, ml }) => [
+          i + 1,
+          row.value.toFixed(2),
+          ...row.lab.map((v) => v.toFixed(2)),
+          colourWords(row.lab),
+          hexOf(row.lab),
+          guardedCell(tubeName(part)),
+          parts.toFixed(2),
+          ml.toFixed(3),
+        ]),
       ),
     },
     { newline: '\r\n' },
@@ -62,7 +61,7 @@ export function StringActions({ rows }: { rows: StringRow[] }) {
               whole,
               {
                 name: nameOf(row, i),
-                recipe: { mix: row.mix, medium: [], mediumShare: 0, thicknessUm: 75 },
+                recipe: heapOf(row.mix),
                 ml: Number(row.tubes.reduce((sum, t) => sum + t.ml, 0).toPrecision(3)),
               },
               m,

@@ -2,9 +2,9 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { asTube } from '@/core/cabinet';
 import type { TubePart } from '@/core/film';
-import { changeWords, chromaOf, colourWords, screenColour, valueOfLab } from '@/core/optics';
+import { changeWords, colourWords, hueWord, screenColour, valueOfLab } from '@/core/optics';
 import { opticalMix } from '@/core/optics/string-amounts';
-import { neutralise, whiteAdded } from '@/core/optics/strings';
+import { labOfMix, neutralise, whiteAdded } from '@/core/optics/strings';
 import { BINDERS } from '@/data/binders';
 import { parseNumber } from '@/forms';
 import { useStoreSelector, useSwatches } from '@/store/hooks';
@@ -33,6 +33,7 @@ export function TouchesPart({ mix }: { mix: readonly TubePart[] }) {
     const candidates = others.map((p) => opticalMix([{ parts: 1, own: asTube(p) }], swatches));
     const white = opticalMix([WHITE], swatches);
     return {
+      lab: labOfMix(its),
       white: share > 0 && share < 1 ? whiteAdded(its, white, share, candidates) : null,
       neutral: neutralise(its, candidates),
     };
@@ -80,7 +81,7 @@ export function TouchesPart({ mix }: { mix: readonly TubePart[] }) {
       <Heading level={2}>What takes its colour out</Heading>
       {neutral.length === 0 ? (
         <Text tone="ink2">
-          {chromaOf(opticalLab(told)) < 4
+          {hueWord(told.lab) === 'neutral'
             ? 'It is neutral already.'
             : 'No paint of the cabinet lies opposite to it.'}
         </Text>
@@ -94,7 +95,3 @@ export function TouchesPart({ mix }: { mix: readonly TubePart[] }) {
     </View>
   );
 }
-
-/** The first mix itself, where white was worked out; else nothing is known to be neutral. */
-const opticalLab = ({ white }: { white: ReturnType<typeof whiteAdded> | null }) =>
-  white?.from ?? ([50, 50, 0] as const satisfies [number, number, number]);

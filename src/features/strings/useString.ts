@@ -1,6 +1,8 @@
 import { useMemo } from 'react';
 import { z } from 'zod';
 import type { Recipe } from '@/core/film';
+import { heapOf } from '@/core/session';
+import { APPLICATIONS } from '@/data/applications';
 import { de2000, opaqueLab, valueOfLab, type Lab } from '@/core/optics';
 import {
   amountsOfString,
@@ -32,15 +34,16 @@ const stringSchema = z.object({
     .max(1000, { error: 'At most 1 mm.' }),
 });
 export type StringForm = z.infer<typeof stringSchema>;
-const USUAL: StringForm = { steps: 7, even: 'lightness', three: false, areaCm2: 500, um: 75 };
+const USUAL: StringForm = {
+  steps: 7,
+  even: 'lightness',
+  three: false,
+  areaCm2: 500,
+  um: APPLICATIONS['brush-coat'].typicalUm,
+};
 
 const mixed = (...mix: [pigment: string, parts: number][]): { recipe: Recipe } => ({
-  recipe: {
-    mix: mix.map(([pigment, parts]) => ({ pigment, parts, binder: 'linseed' })),
-    medium: [],
-    mediumShare: 0,
-    thicknessUm: 75,
-  },
+  recipe: heapOf(mix.map(([pigment, parts]) => ({ pigment, parts, binder: 'linseed' }))),
 });
 const SHADOW = mixed(['burnt-umber', 1], ['ultramarine-blue', 1]);
 const MIDDLE = mixed(['burnt-sienna', 1]);

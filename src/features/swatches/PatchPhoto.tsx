@@ -1,34 +1,67 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { againstCard, readPatch, type Place } from '@/core/optics/read-patches';
+import { CALIBRATION } from '@/data/calibration';
+import { parseNumber } from '@/core/formats/number-text';
+import {
+  againstCard,
+  readPatch,
+  toneError,
+  type Patched,
+  type Place,
+} from '@/core/optics/read-patches';
 import type { Lab } from '@/core/optics';
 import { choosePhoto } from '@/features/session/photo';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
 import { PhotoPlaces } from '@/ui/PhotoPlaces';
+import { Stepper } from '@/ui/Stepper';
 import { Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { photoPixels, type PhotoInHand } from './photo-pixels';
 
 const CARD = 'card';
 const CORNERS = 4;
-const CLIPPED = 0.05;
+const SECOND = 'second';
+/** Of the white field that most cards have. */
+const SECOND_VALUE = '9.5';
+
+/** What a second grey says of the camera: whether its tones can be believed. */
+function bendOf(card: Patched | null, second: Patched | null, value: number) {
+  if (!card || !second || !(value > 0 && value <= 10)) return null;
+  const off = toneError(second, card, value);
+  const percent = `${(off * 100).toFixed(0)} %`;
+  return off > CALIBRATION.mostToneError
+    ? {
+        tone: 'refusal' as const,
+        words: `The second grey comes out ${percent} off: the camera bends tones, or the light is uneven. Colours far from the card are off by more than they seem.`,
+      }
+    : { tone: 'note' as const, words: `The second grey agrees with the card within ${percent}.` };
+}
 
 /** Patches read off a photo with a grey card in it: four corners of each. */
-export function PatchPhoto({
+export function PatchPhoto<K extends string>({
   patches,
   onRead,
 }: {
-  patches: readonly { key: string; name: string }[];
-  onRead: (key: string, lab: Lab) => void;
+  patches: readonly { key: K; name: string }[];
+  onRead: (key: K, lab: Lab) => void;
 }) {
   const [photo, setPhoto] = useState<PhotoInHand | null>(null);
   const [refused, setRefused] = useState<string | null>(null);
   const [places, setPlaces] = useState<Record<string, Place[]>>({});
   const [active, setActive] = useState(CARD);
   const [width, setWidth] = useState(0);
-  const all = [{ key: CARD, name: 'grey card' }, ...patches];
+  const [secondText, setSecondText] = useState(SECOND_VALUE);
+  const secondValue = parseNumber(secondText);
+  const all: { key: string; name: string }[] = [
+    { key: CARD, name: 'grey card' },
+    ...patches,
+    { key: SECOND, name: 'a second grey or white (if there is one)' },
+  ];
+  const read = (key: string): Patched | null =>
+    photo && places[key]?.length === CORNERS ? readPatch(photo.pixels, places[key]) : null;
+  const bend = bendOf(read(CARD), read(SECOND), secondValue);
   const choose = async () => {
     const file = await choosePhoto(false);
     if (!file) return;
@@ -56,15 +89,15 @@ export function PatchPhoto({
       const lab = patch && againstCard(patch, card);
       if (lab && patch) {
         onRead(key, lab);
-        beyond ||= patch.clipped > CLIPPED;
+        beyond ||= patch.clipped > CALIBRATION.mostClipped;
       }
     }
     setRefused(
-      beyond || card.clipped > CLIPPED
+      beyond || card.clipped > CALIBRATION.mostClipped
         ? 'A channel is at its end there: that patch says only “beyond”. Photograph it darker.'
         : null,
     );
-    const open = all.find(({ key }) => (next[key]?.length ?? 0) < CORNERS);
+    const open = all.find(({ key }) => key !== SECOND && (next[key]?.length ?? 0) < CORNERS);
     if (open) setActive(open.key);
   };
   return (
@@ -90,6 +123,17 @@ export function PatchPhoto({
             value={active}
             onChange={setActive}
           />
+          {active === SECOND ? (
+            <Stepper
+              label="Its value, 10 is white"
+              step={0.5}
+              min={0.5}
+              max={10}
+              text={secondText}
+              onChangeText={setSecondText}
+            />
+          ) : null}
+          {bend === null ? null : <Notice tone={bend.tone}>{bend.words}</Notice>}
           <View onLayout={(e) => setWidth(Math.floor(e.nativeEvent.layout.width))}>
             {width > 0 ? (
               <PhotoPlaces

@@ -1,8 +1,9 @@
 import { nanoid } from '@reduxjs/toolkit';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { putSwatch, type CabinetPaint } from '@/core/cabinet';
 import { readColour } from '@/core/optics/wanted';
+import { useForm } from '@/forms';
 import { changeCabinet } from '@/store/actions';
 import { nowIso } from '@/store/clock';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
@@ -20,13 +21,14 @@ import {
   labText,
   PATCH_NAME,
   patchesOf,
-  USUAL_TEXTS,
+  readingSchema,
+  USUAL_READING,
   type Kit,
   type PatchKey,
-  type PatchTexts,
+  type Reading,
 } from './patch-drafts';
 import { PatchPhoto } from './PatchPhoto';
-import { useFit } from './useFit';
+import { useFit, type Fit } from './useFit';
 
 const KIT_OPTIONS: { key: Kit; name: string; blurb: string }[] = [
   { key: 'pair', name: 'masstone and tint', blurb: 'the cheapest good set; weigh the 1 to 9' },
@@ -38,40 +40,51 @@ const KIT_OPTIONS: { key: Kit; name: string; blurb: string }[] = [
 export function SwatchSheet({ paint, onClose }: { paint: CabinetPaint; onClose: () => void }) {
   const dispatch = useStoreDispatch();
   const paints = useStoreSelector((s) => s.cabinet.paints);
-  const [kit, setKit] = useState<Kit>('pair');
-  const [texts, setTexts] = useState<PatchTexts>(USUAL_TEXTS);
-  const [whiteId, setWhiteId] = useState<string | null>(null);
-  const set = (change: Partial<PatchTexts>) => setTexts((t) => ({ ...t, ...change }));
-  const setColour = (key: string, text: string) =>
-    setTexts((t) => ({ ...t, colours: { ...t.colours, [key]: text } }));
-  const patches = useMemo(() => patchesOf(kit, texts, whiteId), [kit, texts, whiteId]);
-  const { calibration, words, drawn } = useFit(paint, patches);
+  const form = useForm({
+    key: `swatches:${paint.id}`,
+    schema: readingSchema,
+    document: USUAL_READING,
+    isNew: true,
+  });
+  const { kit, colours, whiteId } = form.draft as Reading;
+  const patches = useMemo(() => form.value && patchesOf(form.value), [form.value]);
+  const setColour = (key: PatchKey, text: string) => form.put(`colours.${key}`, text);
+  const fit = useFit(paint, patches);
+  const { calibration } = fit;
   const keys: readonly PatchKey[] = KITS[kit];
   const whites = paints.filter(
     (p) => !p.archived && p.id !== paint.id && p.pigments.every((x) => x.pigment.includes('white')),
   );
   const keep = (used: boolean) => {
     if (!patches || !calibration) return;
-    dispatch(
-      changeCabinet(`Read swatches of ${paint.name.toLowerCase()}`, (c) =>
-        putSwatch(c, {
-          id: nanoid(12),
-          paintId: paint.id,
-          at: nowIso(),
-          patches,
-          fit: calibration.multipliers,
-          misfit: calibration.misfit,
-          tableMisfit: calibration.tableMisfit,
-          used,
-        }),
+    const kept = form.keep(() =>
+      dispatch(
+        changeCabinet(`Read swatches of ${paint.name.toLowerCase()}`, (c) =>
+          putSwatch(c, {
+            id: nanoid(12),
+            paintId: paint.id,
+            at: nowIso(),
+            patches,
+            fit: calibration.multipliers,
+            misfit: calibration.misfit,
+            tableMisfit: calibration.tableMisfit,
+            used,
+          }),
+        ),
       ),
     );
-    onClose();
+    if (kept) onClose();
   };
   return (
     <Sheet name={`Swatches of ${paint.name}`} onClose={onClose}>
       <View style={{ gap: space.m }}>
-        <Choice label="Which patches" stacked options={KIT_OPTIONS} value={kit} onChange={setKit} />
+        <Choice
+          label="Which patches"
+          stacked
+          options={KIT_OPTIONS}
+          value={kit}
+          onChange={(next) => form.put('kit', next)}
+        />
         <View style={styles.figures}>
           {kit === 'film' ? null : (
             <Stepper
@@ -80,8 +93,7 @@ export function SwatchSheet({ paint, onClose }: { paint: CabinetPaint; onClose: 
               step={5}
               min={1}
               max={90}
-              text={texts.tintPct}
-              onChangeText={(tintPct) => set({ tintPct })}
+              {...form.number('tint', 'percent')}
             />
           )}
           {kit === 'pair' ? null : (
@@ -92,8 +104,7 @@ export function SwatchSheet({ paint, onClose }: { paint: CabinetPaint; onClose: 
                 step={5}
                 min={1}
                 max={500}
-                text={texts.um}
-                onChangeText={(um) => set({ um })}
+                {...form.number('um', 'micrometres')}
               />
               <Stepper
                 label="Tube in the film, rest clear oil"
@@ -101,8 +112,7 @@ export function SwatchSheet({ paint, onClose }: { paint: CabinetPaint; onClose: 
                 step={10}
                 min={1}
                 max={100}
-                text={texts.tubePct}
-                onChangeText={(tubePct) => set({ tubePct })}
+                {...form.number('tube', 'percent')}
               />
             </>
           )}
@@ -115,7 +125,7 @@ export function SwatchSheet({ paint, onClose }: { paint: CabinetPaint; onClose: 
               ...whites.map((p) => ({ key: p.id, name: p.name })),
             ]}
             value={whiteId ?? ''}
-            onChange={(id) => setWhiteId(id === '' ? null : id)}
+            onChange={(id) => form.put('whiteId', id === '' ? null : id)}
           />
         ) : null}
         <PatchPhoto
@@ -123,7 +133,7 @@ export function SwatchSheet({ paint, onClose }: { paint: CabinetPaint; onClose: 
           onRead={(key, lab) => setColour(key, labText(lab))}
         />
         {keys.map((key) => {
-          const text = texts.colours[key] ?? '';
+          const text = colours[key] ?? '';
           return (
             <Field
               key={key}
@@ -139,28 +149,7 @@ export function SwatchSheet({ paint, onClose }: { paint: CabinetPaint; onClose: 
             />
           );
         })}
-        {calibration ? (
-          <View accessibilityLiveRegion="polite" style={{ gap: space.s }}>
-            <Heading level={3}>What they say</Heading>
-            {words.map((w) => (
-              <Text key={w}>{w}</Text>
-            ))}
-            {drawn.map(({ read, computed }, i) => (
-              <View key={keys[i]}>
-                <View style={styles.pair} aria-hidden>
-                  <TrueColour colour={read} height={44} />
-                  <View style={styles.divider} />
-                  <TrueColour colour={computed} height={44} />
-                </View>
-                <Text size="small" tone="ink2">
-                  {`${PATCH_NAME[keys[i]!]}: as you read it, and as computed; ${calibration.misfit[i]!.toFixed(1)} steps apart, ${calibration.tableMisfit[i]!.toFixed(1)} by general data.`}
-                </Text>
-              </View>
-            ))}
-          </View>
-        ) : (
-          <Text tone="ink2">Read every patch; what they say of the tube then stands here.</Text>
-        )}
+        <Findings fit={fit} keys={keys} />
         {calibration?.doubtful ? (
           <Notice tone="refusal">
             The colour of this paint stays as in the table. Read the patches again, or keep them
@@ -176,9 +165,43 @@ export function SwatchSheet({ paint, onClose }: { paint: CabinetPaint; onClose: 
         {calibration?.doubtful ? (
           <Action title="Keep them, unused" onPress={() => keep(false)} />
         ) : null}
-        <Action title="Cancel" kind="quiet" onPress={onClose} />
+        <Action
+          title="Cancel"
+          kind="quiet"
+          onPress={() => {
+            form.throwAway();
+            onClose();
+          }}
+        />
       </View>
     </Sheet>
+  );
+}
+
+/** What the patches say of the tube, and each as it was read beside what is now computed. */
+function Findings({ fit, keys }: { fit: Fit; keys: readonly PatchKey[] }) {
+  const { calibration, words, drawn } = fit;
+  if (!calibration)
+    return <Text tone="ink2">Read every patch; what they say of the tube then stands here.</Text>;
+  return (
+    <View accessibilityLiveRegion="polite" style={{ gap: space.s }}>
+      <Heading level={3}>What they say</Heading>
+      {words.map((w) => (
+        <Text key={w}>{w}</Text>
+      ))}
+      {drawn.map(({ read, computed }, i) => (
+        <View key={keys[i]}>
+          <View style={styles.pair} aria-hidden>
+            <TrueColour colour={read} height={44} />
+            <View style={styles.divider} />
+            <TrueColour colour={computed} height={44} />
+          </View>
+          <Text size="small" tone="ink2">
+            {`${PATCH_NAME[keys[i]!]}: as you read it, and as computed; ${calibration.misfit[i]!.toFixed(1)} steps apart, ${calibration.tableMisfit[i]!.toFixed(1)} by general data.`}
+          </Text>
+        </View>
+      ))}
+    </View>
   );
 }
 

@@ -1,7 +1,7 @@
+import { z } from 'zod';
 import type { SwatchPatch } from '@/core/cabinet';
 import type { Lab } from '@/core/optics';
 import { readColour } from '@/core/optics/wanted';
-import { parseNumber } from '@/core/formats/number-text';
 
 /** Patches as they are being read. */
 
@@ -22,64 +22,73 @@ export const KITS = {
 } as const satisfies Record<string, readonly PatchKey[]>;
 export type Kit = keyof typeof KITS;
 
-export interface PatchTexts {
-  colours: Partial<Record<PatchKey, string>>;
-  /** Share of the tube in the tint, %; um of the film; tube in the film, %. */
-  tintPct: string;
-  um: string;
-  tubePct: string;
-  white: string;
-}
+const LEAST_UM = 1;
+const MOST_UM = 500;
+const share = z
+  .number('Say how much, in %.')
+  .gt(0, 'More than 0 % of the tube is in it.')
+  .max(1, 'At most 100 %.');
 
-export const USUAL_TEXTS: PatchTexts = {
+/** What is being read: kept as it was left, over a reload too. */
+export const readingSchema = z.object({
+  kit: z.enum(['pair', 'film', 'all']),
+  colours: z.partialRecord(z.enum(PATCHES), z.string().max(60)),
+  /** Share of the tube in the tint, by volume; in the film. */
+  tint: share,
+  tube: share,
+  /** Of the dry film, µm. */
+  um: z
+    .number('Say how thick the dry film is, in µm.')
+    .min(LEAST_UM, `At least ${LEAST_UM} µm.`)
+    .max(MOST_UM, `At most ${MOST_UM} µm.`),
+  /** A white of the cabinet; null is titanium, as usual. */
+  whiteId: z.string().nullable(),
+});
+export type Reading = z.infer<typeof readingSchema>;
+
+export const USUAL_READING: Reading = {
+  kit: 'pair',
   colours: {},
-  tintPct: '10',
-  um: '25',
-  tubePct: '50',
-  white: 'titanium-white',
+  tint: 0.1,
+  tube: 0.5,
+  um: 25,
+  whiteId: null,
 };
 
 export const labText = (lab: Lab): string => lab.map((v) => v.toFixed(1)).join(' ');
 
-const shareOf = (text: string): number | null => {
-  const share = parseNumber(text) / 100;
-  return share > 0 && share <= 1 ? share : null;
-};
-
-/** The patches of a kit; null while one of them is not read, or a figure is none. */
-export function patchesOf(
-  kit: Kit,
-  texts: PatchTexts,
-  whiteId: string | null,
-): SwatchPatch[] | null {
-  const tint = shareOf(texts.tintPct);
-  const tube = shareOf(texts.tubePct);
-  const um = parseNumber(texts.um);
-  const out: SwatchPatch[] = [];
+/** The patches of a kit; null while one of them is not read. */
+export function patchesOf({
+  kit,
+  colours,
+  tint,
+  tube,
+  um,
+  whiteId,
+}: Reading): SwatchPatch[] | null {
+  const laidAs = (key: PatchKey): SwatchPatch['laid'] => {
+    if (key === 'masstone') return { kind: 'masstone' };
+    if (key === 'tint')
+      return {
+        kind: 'tint',
+        share: tint,
+        white: 'titanium-white',
+        ...(whiteId !== null && { whiteId }),
+      };
+    return {
+      kind: 'film',
+      um,
+      tubeShare: tube,
+      below: key === 'on-white' ? 'chart-white' : 'black',
+    };
+  };
+  const patches: SwatchPatch[] = [];
   for (const key of KITS[kit]) {
-    const lab = readColour(texts.colours[key] ?? '');
+    const lab = readColour(colours[key] ?? '');
     if (!lab) return null;
-    const finish = 'oil-gloss' as const;
-    if (key === 'masstone') out.push({ laid: { kind: 'masstone' }, lab, finish });
-    else if (key === 'tint') {
-      if (tint === null) return null;
-      out.push({
-        laid: {
-          kind: 'tint',
-          share: tint,
-          white: texts.white,
-          ...(whiteId !== null && { whiteId }),
-        },
-        lab,
-        finish,
-      });
-    } else {
-      if (tube === null || !(um >= 1 && um <= 500)) return null;
-      const below = key === 'on-white' ? ('chart-white' as const) : ('black' as const);
-      out.push({ laid: { kind: 'film', um, tubeShare: tube, below }, lab, finish });
-    }
+    patches.push({ laid: laidAs(key), lab, finish: 'oil-gloss' });
   }
-  return out;
+  return patches;
 }
 
 /** "tint of 10 %", "25 µm over white". */
