@@ -72,9 +72,11 @@ test('the first stop leads past the places', async ({ page }) => {
   await expect.poll(() => inHand(page)).toMatch(/^heading: Paintings/);
 });
 
-test('by keys alone, every stop of every screen has a name', async ({ page }) => {
+test('by keys alone, every stop of every screen has a name', async ({ page }, info) => {
   await openDemo(page);
-  for (const address of ADDRESSES) {
+  // Half of the screens at each size: what stands on them is the same, its order alone differs.
+  const half = info.project.name === 'wide' ? 1 : 0;
+  for (const address of ADDRESSES.filter((_, i) => i % 2 === half)) {
     await page.goto(address);
     await expect(page).not.toHaveTitle('Tawny Hour');
     const stops: string[] = [];

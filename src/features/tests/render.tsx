@@ -23,6 +23,12 @@ export function type(label: string, text: string): void {
   fireEvent.blur(field(label));
 }
 
+// Nothing here is styled away, and to look through every rule of the style sheet for each name takes three quarters of
+// the time: what stands on the element itself is enough.
+beforeAll(() => {
+  jest.spyOn(window, 'getComputedStyle').mockImplementation((el) => (el as HTMLElement).style);
+});
+
 // Whether a thing is hidden costs most of the time of asking by its role, and nothing here is.
 const hidden = true;
 export const press = (name: string | RegExp) =>
