@@ -47,7 +47,8 @@ export default defineConfig({
     // a painter walks every day, and what only a wide screen has, are walked at both.
     {
       name: 'wide',
-      testIgnore: /(keeping|refusals|bench|cabinet|climate|coats|offline|moving|stories|judging|touching|sessions)\.spec\.ts/,
+      testIgnore:
+        /(keeping|refusals|bench|cabinet|climate|coats|offline|moving|stories|judging|touching|sessions)\.spec\.ts/,
       use: { viewport: { width: 1280, height: 800 } },
     },
   ],
