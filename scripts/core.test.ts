@@ -16,6 +16,8 @@ beforeAll(() =>
     bundle: true,
     platform: 'node',
     format: 'esm',
+    // Its binary is found beside it.
+    external: ['sharp'],
     outfile: BUNDLE,
     logLevel: 'error',
   }),
@@ -46,6 +48,7 @@ test('the documented examples run as printed', () => {
     'film',
     'glaze',
     'learn',
+    'look',
     'medium',
     'odds',
     'plan',
@@ -111,6 +114,12 @@ test('the documented examples run as printed', () => {
     '1.00',
   ]);
   expect(out.swatch.words[0]).toMatch(/times stronger than usual/);
+  // Six grey steps, no word of the light: differences to half a step. The slate is a value and a half too light.
+  expect(out.look.trust.level).toBe('relative');
+  const slate = out.look.values.find((v: { id: string }) => v.id === 'slate');
+  expect(Math.abs(slate.L - 37)).toBeLessThan(1.5);
+  expect(out.look.order.turned).toEqual([]);
+  expect(out.look.masses.thresholds).toHaveLength(4);
 });
 
 test('without a verb it lists them; schema prints both JSON Schemas', () => {

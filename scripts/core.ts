@@ -8,6 +8,7 @@ import { z } from 'zod';
 import { CoreError } from '../src/core/errors';
 import { issuesOf } from '../src/core/issues';
 import { VERBS } from '../src/core/headless/verbs';
+import type { Photo } from '../src/core/looking/photo';
 import { plainWords } from '../src/core/plain-words';
 
 z.config({ customError: plainWords });
@@ -40,11 +41,59 @@ const sentence = (error: z.ZodError): string => {
   return `${issue.where || 'input'}: ${issue.message}`;
 };
 
-function run(name: string): void {
+/** Every path of a photo that an input names, wherever it stands. */
+function photoPaths(input: unknown): string[] {
+  if (typeof input !== 'object' || input === null) return [];
+  return Object.entries(input).flatMap(([key, value]) => {
+    const path = key === 'photo' ? (value as { path?: unknown } | null)?.path : null;
+    return [...(typeof path === 'string' ? [path] : []), ...photoPaths(value)];
+  });
+}
+
+/** Photos are opened here, upright and as sRGB: the core gets pixels. */
+async function photosOf(input: unknown): Promise<Map<string, Photo>> {
+  const photos = new Map<string, Photo>();
+  for (const path of photoPaths(input)) {
+    const { default: sharp } = await import('sharp');
+    const read = await sharp(path)
+      .rotate()
+      .toColourspace('srgb')
+      .ensureAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true })
+      .catch(() => null);
+    if (read)
+      photos.set(path, {
+        data: read.data,
+        width: read.info.width,
+        height: read.info.height,
+        colorSpace: 'srgb',
+      });
+  }
+  return photos;
+}
+
+async function run(name: string): Promise<void> {
   const verb = verbNamed(name);
   const input = readInput();
+  const photos = await photosOf(input);
+  const made: Promise<unknown>[] = [];
   try {
-    print(verb.run(input, { nowMs: () => performance.now() }));
+    print(
+      verb.run(input, {
+        nowMs: () => performance.now(),
+        photo: (path) => photos.get(path) ?? null,
+        picture: (path, { width, height, grey }) =>
+          made.push(
+            import('sharp').then(({ default: sharp }) =>
+              sharp(grey, { raw: { width, height, channels: 1 } })
+                .png()
+                .toFile(path),
+            ),
+          ),
+      }),
+    );
+    await Promise.all(made);
   } catch (error) {
     if (error instanceof z.ZodError) fail(sentence(error));
     if (error instanceof CoreError) fail(`${error.where}: ${error.message}`);
@@ -65,5 +114,5 @@ if (first === undefined) {
     output: z.toJSONSchema(verb.output),
   });
 } else {
-  run(first);
+  void run(first);
 }

@@ -29,6 +29,7 @@ export type CoreErrorCode =
   | 'document-unreadable'
   | 'document-too-new'
   | 'not-keepable'
+  | 'corners'
   | 'ground-refused'
   | 'volume-range'
   | 'target-range'

@@ -1,5 +1,6 @@
 import type { z } from 'zod';
 import { CoreError } from '../errors';
+import type { Photo } from '../looking/photo';
 import { climateVerb } from './climate';
 import { colourVerb } from './colour';
 import { compatibilityVerb } from './compatibility';
@@ -7,6 +8,7 @@ import { dryVerb } from './dry';
 import { filmVerb } from './film';
 import { glazeVerb } from './glaze';
 import { learnVerb } from './learn';
+import { lookVerb } from './look';
 import { mayGoOnVerb } from './may-go-on';
 import { mediumVerb } from './medium';
 import { oddsVerb, planVerb } from './plan';
@@ -28,9 +30,13 @@ export interface Verb {
   run(input: unknown, around?: Around): unknown;
 }
 
-/** What a verb may be given besides its input: a clock, for those that can be limited in time. */
+/** What a verb may be given besides its input: a clock, for those that can be limited in time; pictures. */
 export interface Around {
   nowMs(): number;
+  /** A photo that the input names by its path; read before the verb runs. Null where there is none. */
+  photo?(path: string): Photo | null;
+  /** Where a verb puts a picture that was asked for. */
+  picture?(path: string, made: { width: number; height: number; grey: Uint8Array }): void;
 }
 
 /** Ties a handler to its schemas, so that nothing unchecked goes in or out. */
@@ -83,6 +89,7 @@ export const VERBS: Record<string, Verb> = Object.fromEntries(
     glazeVerb,
     stringVerb,
     swatchVerb,
+    lookVerb,
   ].map((make) => {
     const verb = make(defineVerb);
     return [verb.name, verb];

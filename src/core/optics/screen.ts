@@ -10,10 +10,15 @@ const TO_SRGB = [
   [-0.9692436, 1.8759675, 0.0415551],
   [0.0556301, -0.203977, 1.0569715],
 ] as const;
-const FROM_SRGB = [
+export const FROM_SRGB = [
   [0.4123908, 0.3575843, 0.1804808],
   [0.212639, 0.7151687, 0.0721923],
   [0.0193308, 0.1191948, 0.9505322],
+] as const;
+export const FROM_P3 = [
+  [0.4865709, 0.2656677, 0.1982173],
+  [0.2289746, 0.6917385, 0.0792869],
+  [0, 0.0451134, 1.0439444],
 ] as const;
 const TO_P3 = [
   [2.4934969, -0.9313836, -0.4027108],
@@ -21,7 +26,7 @@ const TO_P3 = [
   [0.0358458, -0.0761724, 0.9568845],
 ] as const;
 /** The white of the 5 nm tables, which screens mean by D65. */
-const SCREEN_WHITE: Xyz = [0.9504559, 1, 1.0890578];
+export const SCREEN_WHITE: Xyz = [0.9504559, 1, 1.0890578];
 
 type Matrix = readonly (readonly [number, number, number])[];
 const times = (matrix: Matrix, [x, y, z]: Xyz): Bands =>
