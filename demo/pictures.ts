@@ -1,6 +1,19 @@
 import type { Lab } from '../src/core/optics/colour';
+import { project, seenFrom } from '../src/core/looking/homography';
 import type { Point } from '../src/core/looking/photo';
-import { disc, over, plain, rect, type Picture } from '../src/core/tests/photograph';
+import {
+  baked,
+  disc,
+  over,
+  photographed,
+  plain,
+  rect,
+  type Camera,
+  type Picture,
+} from '../src/core/tests/photograph';
+import type { Photo } from '../src/core/looking/photo';
+import type { Looking } from '../src/core/looking/schema';
+import type { Painting } from '../src/core/painting';
 
 /**
  * The pictures of the demo studio, made by code: a design and stages of it as functions of the place, mm, in Lab. The
@@ -186,3 +199,168 @@ export const QUINCES_POINTS: { name: string; at: Point }[] = [
   { name: 'right quince, right rim', at: [440, 226] },
   { name: 'table edge, left', at: [0, TABLE] },
 ];
+
+const STEPS = [92, 78, 64, 50, 36, 22] as const;
+const SIZE = { width: 720, height: 624 };
+/** A grey strip below the picture, in px of the photo. */
+const STRIP = { x: 96, y: 552, w: 88, h: 48 };
+const strip = (x: number, y: number): number | null => {
+  if (y < STRIP.y || y >= STRIP.y + STRIP.h || x < STRIP.x) return null;
+  return STEPS[Math.floor((x - STRIP.x) / STRIP.w)] ?? null;
+};
+
+interface Shot {
+  stage: Stage;
+  daysAgo: number;
+  kind: 'design' | 'progress';
+  camera: Camera;
+}
+const stood = (corners: Camera['corners'], seed: number): Camera => ({
+  ...SIZE,
+  corners,
+  seed,
+  gain: 0.9,
+  curve: { contrast: 1.12, middle: 0.95 },
+  noise: true,
+  samples: 1,
+  beside: strip,
+});
+
+/** The photos of the demo, by id: each is made when it is first looked at. */
+const SHOTS: Record<string, Shot> = {
+  'demo-look-design': {
+    stage: DESIGN,
+    daysAgo: 40,
+    kind: 'design',
+    camera: {
+      width: 600,
+      height: 480,
+      corners: [
+        [0, 0],
+        [600, 0],
+        [600, 480],
+        [0, 480],
+      ],
+    },
+  },
+  'demo-look-1': {
+    stage: STAGES.brunaille,
+    daysAgo: 28,
+    kind: 'progress',
+    camera: stood(
+      [
+        [74, 48],
+        [654, 35],
+        [645, 509],
+        [83, 520],
+      ],
+      3,
+    ),
+  },
+  'demo-look-2': {
+    stage: STAGES.lights,
+    daysAgo: 13,
+    kind: 'progress',
+    camera: stood(
+      [
+        [62, 35],
+        [664, 46],
+        [658, 520],
+        [74, 506],
+      ],
+      5,
+    ),
+  },
+  'demo-look-3': {
+    stage: STAGES.today,
+    daysAgo: 0.2,
+    kind: 'progress',
+    camera: stood(
+      [
+        [69, 53],
+        [661, 42],
+        [650, 522],
+        [78, 512],
+      ],
+      7,
+    ),
+  },
+};
+
+/** px/mm: a little finer than the photos. */
+const BAKED = 1.25;
+
+/** The photo of an id, as a camera saw the invented picture; null where the demo has none. */
+export function demoPhoto(id: string): Photo | null {
+  const shot = SHOTS[id];
+  return shot
+    ? photographed(
+        baked(quincesPicture(shot.stage), QUINCES_SUPPORT, BAKED),
+        QUINCES_SUPPORT,
+        shot.camera,
+      )
+    : null;
+}
+
+const DAY_MS = 86_400_000;
+
+/** What the demo keeps of the pictures of its still life. */
+export function quincesLooking({ passages }: Painting, nowMs: number): Looking {
+  const idOf = (name: string) => passages.find((p) => p.name === name)!.id;
+  return {
+    pictures: Object.entries(SHOTS).map(([id, { kind, daysAgo, camera, stage }]) => {
+      const { width, height, corners } = camera;
+      const part = ([x, y]: Point): [number, number] => [x / width, y / height];
+      const back = seenFrom(corners, QUINCES_SUPPORT);
+      return {
+        id,
+        kind,
+        purpose: '',
+        takenAt: new Date(nowMs - daysAgo * DAY_MS).toISOString(),
+        width,
+        height,
+        corners: kind === 'design' ? null : corners.map(part),
+        patches:
+          kind === 'design'
+            ? []
+            : STEPS.map((L, i) => ({
+                id: `step-${i}`,
+                L,
+                quad: (
+                  [
+                    [STRIP.x + i * STRIP.w + 4, STRIP.y + 4],
+                    [STRIP.x + (i + 1) * STRIP.w - 4, STRIP.y + 4],
+                    [STRIP.x + (i + 1) * STRIP.w - 4, STRIP.y + STRIP.h - 4],
+                    [STRIP.x + i * STRIP.w + 4, STRIP.y + STRIP.h - 4],
+                  ] as Point[]
+                ).map(part),
+              })),
+        marks:
+          kind === 'design'
+            ? []
+            : QUINCES_POINTS.map(({ name, at }, i) => ({
+                id: `point-${i}`,
+                // What slipped on the picture was marked where it is.
+                at: part(
+                  project(back, name.startsWith('right quince') ? [at[0] + stage.slip, at[1]] : at),
+                ),
+              })),
+      };
+    }),
+    outlines: Object.entries(QUINCES_OUTLINES).map(([name, { rings, above }]) => ({
+      id: idOf(name),
+      above,
+      rings: rings.map((ring) => ring.map(([x, y]): [number, number] => [x, y])),
+    })),
+    intents: [],
+    borders: [
+      { a: idOf('quinces'), b: idOf('wall'), kind: 'firm' as const },
+      { a: idOf('slate'), b: idOf('cloth'), kind: 'soft' as const },
+    ].map((x) => ({ ...x, id: [x.a, x.b].sort().join(' ') })),
+    points: QUINCES_POINTS.map(({ name, at }, i) => ({
+      id: `point-${i}`,
+      name,
+      at: [at[0], at[1]] as [number, number],
+    })),
+  };
+}

@@ -1,3 +1,4 @@
+import { quincesLooking } from './pictures';
 import type { Finding } from '../src/data/learning';
 import { hoursOf, takeHours, type ClimateMonth } from '../src/core/climate';
 import { noteBother } from '../src/core/painting/notes-of';
@@ -173,7 +174,7 @@ function quinces(nowMs: number): Painting {
   hand = laid(hand, 'Body colour', ['slate'], 2.4);
   hand = laid(hand, 'Body colour', ['cloth'], 0.25);
   hand = laid(hand, 'Glaze 1', ['quinces'], 2.1);
-  return hand.painting;
+  return { ...hand.painting, looking: quincesLooking(hand.painting, nowMs) };
 }
 
 /** An interior with an alkyd medium: everything goes fast. */

@@ -3,6 +3,8 @@ const part = encodeURIComponent;
 
 export const paintingAddress = (id: string) => `/paintings/${part(id)}` as const;
 export const aboutAddress = (id: string) => `/paintings/${part(id)}/about` as const;
+/** The painting looked at on its photos. */
+export const lookAddress = (id: string) => `/paintings/${part(id)}/look` as const;
 export const passageAddress = (id: string, passageId: string) =>
   `/paintings/${part(id)}/${part(passageId)}` as const;
 export const coatAddress = (id: string, coatId: string) =>

@@ -11,6 +11,10 @@ import { planStudio } from '@/core/schedule/studio-plan';
 import { USUAL_HABITS } from '@/core/session/habits';
 import { USUAL_PACE } from '@/core/session/pace';
 import { solveRepairs, solveWishes } from './client';
+import { demoPhoto } from '../../demo/pictures';
+import { demoStudio } from '../../demo/studio';
+import { lookReplySchema, mapReplySchema } from './looking-protocol';
+import { looker } from './looking-solver';
 import { COLOUR_SOLVER } from './colour-solver';
 import { solveTarget } from './colour-client';
 import { solvePlan } from './plan-client';
@@ -177,5 +181,73 @@ describe('the colour worker', () => {
     const gone = solveTarget({ ...target, passageId: 'gone' }, () => undefined);
     await expect(gone.result).rejects.toThrow('That passage is not there any more.');
     expect(COLOUR_SOLVER.target({ ...target, uneven: 2 })).toMatchObject({ ok: false });
+  });
+});
+
+describe('the worker that looks at pictures', () => {
+  const still = demoStudio(NOW_MS).paintings.find((p) => p.looking)!;
+  const { looking } = still;
+  const shotOf = (id: string) => ({
+    picture: looking!.pictures.find((p) => p.id === id)!,
+    jpeg: id,
+  });
+  const decoded = jest.fn((id: string) => Promise.resolve(demoPhoto(id)!));
+  const jobs = looker(decoded);
+  const request = {
+    support: still.support,
+    work: shotOf('demo-look-3'),
+    design: shotOf('demo-look-design'),
+    before: null,
+    looking,
+    passageIds: still.passages.map((p) => p.id),
+    edges: false,
+    distancesM: [],
+  };
+
+  test('it tells the slate, decodes each photo once, and draws what is asked', async () => {
+    const told: number[] = [];
+    const answer = await jobs.look(request, (share) => told.push(share));
+    const { looked } = unpack(lookReplySchema, answer);
+    const slate = still.passages.find((p) => p.name === 'slate')!.id;
+    expect(looked.key!.residuals.find((r) => r.id === slate)!.L).toBeGreaterThan(10);
+    expect(told.at(-1)).toBeGreaterThan(0.8);
+    const drawn = {
+      k: 5,
+      way: 'breaks',
+      thresholds: null,
+      squintMm: 0,
+      distanceM: null,
+      mostPx: 120,
+    };
+    const map = async (view: string) =>
+      unpack(
+        mapReplySchema,
+        await jobs.map({ support: still.support, shot: shotOf('demo-look-3'), view, ...drawn }),
+      );
+    const masses = await map('masses');
+    expect(new Set(masses.rgba.filter((_, i) => i % 4 === 0)).size).toBe(5);
+    expect(masses.shares.reduce((s, v) => s + v, 0)).toBeCloseTo(1, 9);
+    expect((await map('grey')).width).toBeLessThanOrEqual(120);
+    expect(decoded).toHaveBeenCalledTimes(2);
+  });
+
+  test('a request that is none is refused; corners that cannot be right are told', async () => {
+    expect(await jobs.look({ ...request, support: null })).toMatchObject({ ok: false });
+    const crossed = {
+      ...request.work,
+      picture: {
+        ...request.work.picture,
+        corners: [
+          [0, 0],
+          [1, 1],
+          [1, 0],
+          [0, 1],
+        ],
+      },
+    };
+    expect(await jobs.look({ ...request, work: crossed })).toMatchObject({
+      ok: false,
+      message: expect.stringMatching(/corners/),
+    });
   });
 });

@@ -15,6 +15,8 @@ const SCHEMA_FILES = [
   'painting/vocabulary.ts',
   'film/recipe.ts',
   'film/limits.ts',
+  'looking/schema.ts',
+  'looking/edge-kinds.ts',
   'session/schema.ts',
   'session/vocabulary.ts',
   'cabinet/schema.ts',
@@ -30,7 +32,7 @@ const SCHEMA_FILES = [
   'id-schema.ts',
 ];
 /** Of the schema files, comments apart, when the edition of the seal was last counted up. */
-const ACCEPTED_BY = 'a43eaf8b3e63a992';
+const ACCEPTED_BY = 'ae6cb9d0a63a3df1';
 
 test('a schema that has changed counts the edition of the seal up', () => {
   const code = SCHEMA_FILES.map(
@@ -41,7 +43,7 @@ test('a schema that has changed counts the edition of the seal up', () => {
   ).join('\n');
   const digest = createHash('sha256').update(code).digest('hex').slice(0, 16);
   // If this fails: count SEAL_EDITION up and put the new pair here.
-  expect([SEAL_EDITION, digest]).toEqual([7, ACCEPTED_BY]);
+  expect([SEAL_EDITION, digest]).toEqual([8, ACCEPTED_BY]);
 });
 
 test('every file that says what a document may be is among them', () => {

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CoreError } from '../errors';
 import { labSchema } from '../cabinet/swatch-schema';
-import { EDGE_KINDS } from '../looking/edges';
+import { EDGE_KINDS } from '../looking/edge-kinds';
 import { changed, look, prepare, type Flat, type Shot } from '../looking/look';
 import { histogramOf, MASS_WAYS, massesOf, thresholdsOf } from '../looking/masses';
 import { blurred } from '../looking/blur';

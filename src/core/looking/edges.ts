@@ -1,10 +1,7 @@
 import { LOOKING } from '@/data/looking';
+import type { EdgeKind } from './edge-kinds';
 import type { Labels } from './passages';
 import type { Raster } from './photo';
-
-/** How a border is meant, or is. */
-export const EDGE_KINDS = ['hard', 'firm', 'soft', 'lost'] as const;
-export type EdgeKind = (typeof EDGE_KINDS)[number];
 
 export interface EdgeFound {
   a: string;
@@ -209,6 +206,42 @@ function grouped(profiles: readonly number[][], most: number): number[][] {
 }
 
 /**
+ * The steepest step of a profile, within a window that just holds it: a form that turns, or a grade inside a passage, is
+ * not its border. Null where nothing rises.
+ * @param wander how far from the middle the step may lie, samples
+ * @param least half of the smallest window, samples
+ */
+export function steepest(
+  profile: readonly number[],
+  wander: number,
+  least: number,
+): { width: number; rise: number; from: number; to: number } | null {
+  const mid = (profile.length - 1) / 2;
+  const half = Math.max(1, Math.round(least / 3));
+  let centre = mid;
+  let most = 0;
+  for (
+    let i = Math.max(half, Math.ceil(mid - wander));
+    i <= Math.min(profile.length - 1 - half, mid + wander);
+    i++
+  ) {
+    const slope = Math.abs(profile[i + half]! - profile[i - half]!);
+    if (slope > most) [most, centre] = [slope, i];
+  }
+  let found: { width: number; rise: number; from: number; to: number } | null = null;
+  for (let reach = least; ; reach = Math.ceil(reach * 1.4)) {
+    const from = Math.max(0, Math.round(centre - reach));
+    const to = Math.min(profile.length - 1, Math.round(centre + reach));
+    const step = stepWidth(profile.slice(from, to + 1));
+    if (step) found = { ...step, from, to };
+    // The window holds it where its flat ends lie outside the step.
+    if (step && reach >= LOOKING.edgeWindow * step.width) break;
+    if (from === 0 && to === profile.length - 1) break;
+  }
+  return found;
+}
+
+/**
  * The border of two passages: how wide the step between them is.
  * @param blurMm the photo's own blur, from a tenth to nine tenths
  * @returns null where they do not meet
@@ -241,21 +274,35 @@ export function edgeOf(
       return bilinear(plane, width, height, x + nx * d, y + ny * d);
     });
   const profiles = sites.map((site) => across(raster.L, site));
-  const sixth = Math.max(1, Math.floor(n / 3));
-  const ends = (plane: Float32Array): number => {
-    const all = sites.map((site) => across(plane, site));
-    return medianOf(all.map((p) => medianOf(p.slice(-sixth)) - medianOf(p.slice(0, sixth))));
-  };
-  const dL = ends(raster.L);
-  const dab = Math.hypot(ends(raster.a), ends(raster.b));
+  const most = Math.round(LOOKING.edgeWanderMm / step);
   const widths: number[] = [];
+  const rises: number[] = [];
+  const falls: [number, number][] = [];
   let lost = 0;
-  const groups = grouped(profiles, Math.round(3 / step));
-  for (const profile of groups) {
-    const found = stepWidth(profile);
-    if (!found || Math.abs(found.rise) < LOOKING.edgeLostL) lost += 1;
+  const groups = grouped(profiles, most);
+  groups.forEach((profile, g) => {
+    const found = steepest(profile, most, Math.round(LOOKING.edgeLeastReachMm / step));
+    const site = sites[Math.min(sites.length - 1, g * LOOKING.edgeGroup + LOOKING.edgeGroup / 2)]!;
+    if (!found) return (lost += 1);
+    rises.push(found.rise);
+    // Colour is read where lightness has its ends, on the middle profile of the group.
+    const colourAt = (plane: Float32Array, k: number): number => {
+      const d = (k - n) * step * pxPerMm;
+      return bilinear(plane, width, height, site.x + site.nx * d, site.y + site.ny * d);
+    };
+    falls.push([
+      colourAt(raster.a, found.to) - colourAt(raster.a, found.from),
+      colourAt(raster.b, found.to) - colourAt(raster.b, found.from),
+    ]);
+    if (Math.abs(found.rise) < LOOKING.edgeLostL) lost += 1;
     else widths.push(found.width * step);
-  }
+    return undefined;
+  });
+  const dL = rises.length > 0 ? medianOf(rises) : 0;
+  const dab =
+    falls.length > 0
+      ? Math.hypot(medianOf(falls.map((f) => f[0])), medianOf(falls.map((f) => f[1])))
+      : 0;
   const lostShare = lost / groups.length;
   const sorted = widths
     .map((w) => Math.sqrt(Math.max(0, w * w - blurMm * blurMm)))

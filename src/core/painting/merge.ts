@@ -1,9 +1,10 @@
+import { NO_LOOKING } from '../looking/schema';
 import { mergeList } from '../merge-list';
 import type { Painting, Passage } from './schema';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-type Optional = 'bothers' | 'gates' | 'planning' | 'easel' | 'study';
+type Optional = 'bothers' | 'gates' | 'planning' | 'easel' | 'study' | 'looking';
 
 /** What older paintings do not have: they stay away where nobody made one. */
 function optionalLists(
@@ -24,6 +25,20 @@ function optionalLists(
   if (easel) out.easel = easel;
   const study = pick('study');
   if (study) out.study = study;
+  if (mine.looking || theirs.looking) {
+    const [b, m, t] = [
+      base.looking ?? NO_LOOKING,
+      mine.looking ?? NO_LOOKING,
+      theirs.looking ?? NO_LOOKING,
+    ];
+    out.looking = {
+      pictures: mergeList(b.pictures, m.pictures, t.pictures),
+      outlines: mergeList(b.outlines, m.outlines, t.outlines),
+      intents: mergeList(b.intents, m.intents, t.intents),
+      borders: mergeList(b.borders, m.borders, t.borders),
+      points: mergeList(b.points, m.points, t.points),
+    };
+  }
   return out;
 }
 

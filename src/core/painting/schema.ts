@@ -7,6 +7,7 @@ import { RULE_KEYS } from '../rules/records';
 import { recipeSchema } from '../film/recipe';
 import { SCHOOL_KEYS } from '../schools';
 import { PAINTING_SCHEMA_VERSION } from '../editions';
+import { lookingSchema } from '../looking/schema';
 import { deadlineSchema } from './deadline-schema';
 import {
   COAT_ROLES,
@@ -278,6 +279,8 @@ export const paintingSchema = z
     /** Absent: on the easel. */
     easel: easelSchema.optional(),
     study: studySchema.optional(),
+    /** Its pictures and what is looked at on them; absent until there is one. */
+    looking: lookingSchema.optional(),
   })
   .superRefine((painting, ctx) => {
     const issue = (path: (string | number)[], message: string) =>

@@ -1,3 +1,4 @@
+import { photoIdsOf } from '@/core/looking/edit';
 import { readArchive } from '@/core/formats/archive';
 import { CoreError } from '@/core/errors';
 import { base64Of, dropPhoto, keepPhoto, photosHere } from '@/store/photos';
@@ -24,7 +25,7 @@ export async function keepPictures(
   { blob, archive, file }: ChosenFile,
   onPicture: (done: number) => boolean,
 ): Promise<() => Promise<void>> {
-  const named = new Set(file.sessions.flatMap((s) => s.photos.map((p) => p.id)));
+  const named = new Set(photoIdsOf(file.sessions, file.paintings));
   const here = await photosHere([...named]);
   const kept: string[] = [];
   const takeBack = async () => {

@@ -1,3 +1,4 @@
+import { photoIdsOf } from '@/core/looking/edit';
 import { writeArchive } from '@/core/formats/archive';
 import { exportFile, type ExportFile } from '@/core/formats/export';
 import { PLAN_RECORD_ID } from '@/core/plan-record/record';
@@ -70,7 +71,7 @@ export async function saveStudio(
       unreadable: state.saving.unreadable.map(({ key, raw }) => ({ key, raw })),
     },
   );
-  const wanted = sessions.flatMap((s) => s.photos.map((p) => p.id));
+  const wanted = photoIdsOf(sessions, file.paintings);
   let missing = 0;
   if (wanted.length === 0) saveExport(file);
   else {

@@ -76,6 +76,7 @@ export const CabinetScreen = onDemand(
 const paintWork = () => import('@/features/coat/paint-work');
 export const CoatScreen = onDemand(async () => (await paintWork()).CoatScreen);
 export const GlazeScreen = onDemand(async () => (await paintWork()).GlazeScreen);
+export const LookScreen = onDemand(async () => (await paintWork()).LookScreen);
 export const GridScreen = onDemand(
   async () => (await import('@/features/bench/GridScreen')).GridScreen,
 );

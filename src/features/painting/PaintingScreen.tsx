@@ -1,6 +1,6 @@
 import { tuneVariantIcon } from '@/ui/desk-icons';
 import { useRouter } from 'expo-router';
-import { aboutAddress, passageAddress } from '@/features/addresses';
+import { aboutAddress, lookAddress, passageAddress } from '@/features/addresses';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import type { PaintingAssessment } from '@/core/painting';
@@ -77,6 +77,13 @@ function Head({ assessment: { painting } }: { assessment: PaintingAssessment }) 
           {`${sizeWords(painting.support, units)}, ${groundName(painting.ground)} on ${SUPPORT_NAME[painting.support.kind]}; ${METHODS[painting.method].name.toLowerCase()}`}
         </Text>
       </View>
+      <GoTo
+        href={lookAddress(painting.id)}
+        onGo={() => router.push(lookAddress(painting.id))}
+        style={styles.look}
+      >
+        <Text strong>Look</Text>
+      </GoTo>
       <GoTo
         href={aboutAddress(painting.id)}
         onGo={() => router.push(aboutAddress(painting.id))}
@@ -155,6 +162,7 @@ const styles = StyleSheet.create({
     gap: space.s,
     alignItems: 'flex-start',
   },
+  look: { minHeight: TARGET, paddingHorizontal: space.m, justifyContent: 'center' },
   about: { width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center' },
   pad: { paddingHorizontal: space.xl },
   summary: {

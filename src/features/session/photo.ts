@@ -1,6 +1,8 @@
 /** The longest side that is kept, px: enough to judge a passage, small enough to keep a thousand. */
 const LONGEST = 1600;
 const QUALITY = 0.85;
+/** A picture that is measured is kept finer: its borders and its drawing are looked at. */
+export const TO_MEASURE = { longest: 2048, quality: 0.9 };
 
 export interface ScaledPhoto {
   /** JPEG in base 64. */
@@ -13,11 +15,14 @@ export interface ScaledPhoto {
  * A photo drawn anew at a smaller size: what comes out is pixels alone, upright, without the place, the time or the
  * camera that the file told of. Rejects when the file is no picture.
  */
-export async function scaledPhoto(file: Blob): Promise<ScaledPhoto> {
+export async function scaledPhoto(
+  file: Blob,
+  { longest, quality } = { longest: LONGEST, quality: QUALITY },
+): Promise<ScaledPhoto> {
   const picture = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
     throw new Error('That file is no picture this browser can read. Choose a JPEG or PNG.');
   });
-  const by = Math.min(1, LONGEST / Math.max(picture.width, picture.height));
+  const by = Math.min(1, longest / Math.max(picture.width, picture.height));
   const width = Math.max(1, Math.round(picture.width * by));
   const height = Math.max(1, Math.round(picture.height * by));
   const canvas = document.createElement('canvas');
@@ -25,7 +30,7 @@ export async function scaledPhoto(file: Blob): Promise<ScaledPhoto> {
   canvas.height = height;
   canvas.getContext('2d')!.drawImage(picture, 0, 0, width, height);
   picture.close();
-  const url = canvas.toDataURL('image/jpeg', QUALITY);
+  const url = canvas.toDataURL('image/jpeg', quality);
   return { jpeg: url.slice(url.indexOf(',') + 1), width, height };
 }
 

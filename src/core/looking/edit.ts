@@ -1,0 +1,105 @@
+import type { Painting } from '../painting/schema';
+import { NO_LOOKING, type Looking, type Picture } from './schema';
+
+/** Changes of what a painting keeps of its pictures; each gives a painting, and leaves the one it was given alone. */
+
+/** What a painting keeps of its pictures; nothing at first. */
+export const lookingOf = (painting: Painting): Looking => painting.looking ?? NO_LOOKING;
+
+const put = <T extends { id: string }>(list: readonly T[], item: T): T[] =>
+  list.some((x) => x.id === item.id)
+    ? list.map((x) => (x.id === item.id ? item : x))
+    : [...list, item];
+const without = <T extends { id: string }>(list: readonly T[], id: string): T[] =>
+  list.filter((x) => x.id !== id);
+
+const changed = (painting: Painting, some: Partial<Looking>): Painting => ({
+  ...painting,
+  looking: { ...lookingOf(painting), ...some },
+});
+
+/** A picture added, or its entry changed. A new design takes the place of the one before, which stays a reference. */
+export function putPicture(painting: Painting, picture: Picture): Painting {
+  const { pictures } = lookingOf(painting);
+  const others =
+    picture.kind === 'design'
+      ? pictures.map((p) =>
+          p.kind === 'design' && p.id !== picture.id ? { ...p, kind: 'reference' as const } : p,
+        )
+      : pictures;
+  return changed(painting, { pictures: put(others, picture) });
+}
+
+/** A picture taken out: only its entry; the photo itself stays for undo. */
+export const withoutPicture = (painting: Painting, id: string): Painting =>
+  changed(painting, { pictures: without(lookingOf(painting).pictures, id) });
+
+/** The outline of a passage, mm on the support; what is drawn later lies above. */
+export function putOutline(
+  painting: Painting,
+  passageId: string,
+  rings: Looking['outlines'][number]['rings'],
+): Painting {
+  const { outlines } = lookingOf(painting);
+  const before = outlines.find((o) => o.id === passageId);
+  const above = before?.above ?? Math.min(20, outlines.length);
+  return changed(painting, { outlines: put(outlines, { id: passageId, rings, above }) });
+}
+
+/** An outline taken out. */
+export const withoutOutline = (painting: Painting, passageId: string): Painting =>
+  changed(painting, { outlines: without(lookingOf(painting).outlines, passageId) });
+
+/** What is meant to differ from the design on a passage. */
+export const putIntent = (painting: Painting, intent: Looking['intents'][number]): Painting =>
+  changed(painting, { intents: put(lookingOf(painting).intents, intent) });
+
+const borderId = (a: string, b: string): string => [a, b].sort().join(' ');
+
+/** How the border of two passages is meant; null: anything. */
+export function putBorder(
+  painting: Painting,
+  a: string,
+  b: string,
+  kind: Looking['borders'][number]['kind'] | null,
+): Painting {
+  const { borders } = lookingOf(painting);
+  const id = borderId(a, b);
+  return changed(painting, {
+    borders: kind === null ? without(borders, id) : put(borders, { id, a, b, kind }),
+  });
+}
+
+/** How a border is meant, in either order of its passages; null where nothing was said. */
+export const borderOf = (looking: Looking, a: string, b: string) =>
+  looking.borders.find((x) => x.id === borderId(a, b))?.kind ?? null;
+
+/** A point of the drawing that is watched, mm on the support. */
+export const putPoint = (painting: Painting, point: Looking['points'][number]): Painting =>
+  changed(painting, { points: put(lookingOf(painting).points, point) });
+
+/** A point taken out, with its marks on all pictures. */
+export function withoutPoint(painting: Painting, id: string): Painting {
+  const { points, pictures } = lookingOf(painting);
+  return changed(painting, {
+    points: without(points, id),
+    pictures: pictures.map((p) => ({ ...p, marks: without(p.marks, id) })),
+  });
+}
+
+/** Outlines of passages that are still there, lowest first. */
+export const outlinesOf = (painting: Painting): Looking['outlines'] =>
+  lookingOf(painting)
+    .outlines.filter((o) => painting.passages.some((p) => p.id === o.id))
+    .sort((p, q) => p.above - q.above);
+
+/** Every photo that a studio names, in its log and on its paintings; each once. */
+export const photoIdsOf = (
+  sessions: readonly { photos: readonly { id: string }[] }[],
+  paintings: readonly Painting[],
+): string[] => [
+  ...new Set([
+    ...sessions.flatMap((s) => s.photos.map((p) => p.id)),
+    ...paintings.flatMap((p) => lookingOf(p).pictures.map((x) => x.id)),
+  ]),
+];

@@ -1,0 +1,74 @@
+import { z } from 'zod';
+import { idSchema } from '../id-schema';
+import { EDGE_KINDS } from './edge-kinds';
+
+/** What a painting keeps of its pictures: the pictures themselves are kept apart, under their ids. */
+
+const id = idSchema();
+const share = z.number().min(-1).max(2);
+/** A place on a picture, shares of its width and height: it may lie a little outside. */
+const place = z.tuple([share, share]);
+const mm = z.number().min(-20_000).max(40_000);
+
+export const PICTURE_KINDS = ['design', 'reference', 'progress'] as const;
+export type PictureKind = (typeof PICTURE_KINDS)[number];
+
+export const pictureSchema = z.object({
+  /** Of the photo that is kept; a progress photo of the session log has the id it has there. */
+  id,
+  kind: z.enum(PICTURE_KINDS),
+  /** What it is for, in the painter's words. */
+  purpose: z.string().trim().max(80, { error: 'At most 80 letters.' }),
+  takenAt: z.iso.datetime(),
+  width: z.number().int().positive(),
+  height: z.number().int().positive(),
+  /** The painting's own upper left first, then as a clock goes; null until they are set. */
+  corners: z.array(place).length(4).nullable(),
+  /** Patches of known lightness beside the picture. */
+  patches: z
+    .array(z.object({ id, quad: z.array(place).length(4), L: z.number().min(0).max(100) }))
+    .max(24),
+  /** Where the watched points of the drawing are on it. */
+  marks: z.array(z.object({ id, at: place })).max(60),
+});
+export type Picture = z.infer<typeof pictureSchema>;
+
+const ring = z.array(z.tuple([mm, mm])).min(3, { error: 'An outline has at least three places.' });
+
+export const lookingSchema = z.object({
+  pictures: z.array(pictureSchema).max(300),
+  /** Of passages, under their ids; mm on the support, so that they lie right on every picture. */
+  outlines: z
+    .array(
+      z.object({ id, rings: z.array(ring).min(1).max(12), above: z.number().int().min(0).max(20) }),
+    )
+    .max(40),
+  /** What is meant to differ from the design, and how much each passage should draw the eye. */
+  intents: z
+    .array(
+      z.object({
+        id,
+        /** Lighter by so much L*, darker where negative; "free": not compared; null: as in the design. */
+        departs: z.union([z.number().min(-100).max(100), z.literal('free')]).nullable(),
+        why: z.string().trim().max(200, { error: 'At most 200 letters.' }),
+      }),
+    )
+    .max(40),
+  /** How the border of two passages is meant; its id holds both of theirs. */
+  borders: z
+    .array(z.object({ id: z.string().max(200), a: id, b: id, kind: z.enum(EDGE_KINDS) }))
+    .max(200),
+  /** Points of the drawing that are watched, mm on the support. */
+  points: z
+    .array(z.object({ id, name: z.string().trim().min(1).max(60), at: z.tuple([mm, mm]) }))
+    .max(60),
+});
+export type Looking = z.infer<typeof lookingSchema>;
+
+export const NO_LOOKING: Looking = {
+  pictures: [],
+  outlines: [],
+  intents: [],
+  borders: [],
+  points: [],
+};

@@ -1,0 +1,114 @@
+import { createElement, useCallback, useEffect, useState, type DragEvent } from 'react';
+import { View } from 'react-native';
+import { putPicture } from '@/core/looking/edit';
+import type { Picture, PictureKind } from '@/core/looking/schema';
+import type { Painting } from '@/core/painting';
+import { choosePhoto, scaledPhoto, TO_MEASURE } from '@/features/session/photo';
+import { changePainting } from '@/store/actions';
+import { making } from '@/store/clock';
+import { useStoreDispatch } from '@/store/hooks';
+import { keepPhoto } from '@/store/photos';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Notice } from '@/ui/Notice';
+import { Text } from '@/ui/Text';
+import { colour, space } from '@/ui/tokens';
+
+const KIND_OPTIONS: { key: PictureKind; name: string }[] = [
+  { key: 'progress', name: 'the picture as it stands' },
+  { key: 'design', name: 'its design' },
+  { key: 'reference', name: 'a reference' },
+];
+
+/** A picture taken, chosen, dropped or pasted: drawn anew, so that nothing of its file stays but the pixels. */
+export function AddPicture({
+  painting,
+  hasDesign,
+  onAdded,
+}: {
+  painting: Painting;
+  hasDesign: boolean;
+  onAdded: (id: string, kind: PictureKind) => void;
+}) {
+  const dispatch = useStoreDispatch();
+  const [kind, setKind] = useState<PictureKind>(hasDesign ? 'progress' : 'design');
+  const [refusal, setRefusal] = useState<string | null>(null);
+  const [busy, setBusy] = useState(false);
+  const [over, setOver] = useState(false);
+  const add = useCallback(
+    async (file: Blob | null) => {
+      if (!file) return;
+      setBusy(true);
+      setRefusal(null);
+      try {
+        const { jpeg, width, height } = await scaledPhoto(file, TO_MEASURE);
+        const { newId, now } = making();
+        const id = newId();
+        // The picture first: an entry that names a picture nobody kept would be worse than the other way round.
+        await keepPhoto(id, jpeg);
+        const entry: Picture = {
+          id,
+          kind,
+          purpose: '',
+          takenAt: now,
+          width,
+          height,
+          corners: null,
+          patches: [],
+          marks: [],
+        };
+        dispatch(changePainting(painting.id, 'Took in a picture', (p) => putPicture(p, entry)));
+        onAdded(id, kind);
+      } catch (error) {
+        setRefusal(`The picture was not kept: ${(error as Error).message}`);
+      }
+      setBusy(false);
+    },
+    [dispatch, kind, onAdded, painting.id],
+  );
+  useEffect(() => {
+    const pasted = (e: ClipboardEvent) => {
+      const file = [...(e.clipboardData?.files ?? [])].find((f) => f.type.startsWith('image/'));
+      if (file) void add(file);
+    };
+    document.addEventListener('paste', pasted);
+    return () => document.removeEventListener('paste', pasted);
+  }, [add]);
+  return createElement(
+    'div',
+    {
+      onDragOver: (e: DragEvent) => {
+        e.preventDefault();
+        setOver(true);
+      },
+      onDragLeave: () => setOver(false),
+      onDrop: (e: DragEvent) => {
+        e.preventDefault();
+        setOver(false);
+        void add(e.dataTransfer.files[0] ?? null);
+      },
+      style: { outline: over ? `2px dashed ${colour.tawny}` : 'none', outlineOffset: 6 },
+    },
+    <View style={{ gap: space.s }}>
+      <Choice label="A picture of" options={KIND_OPTIONS} value={kind} onChange={setKind} />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
+        <Action
+          title="Photograph it"
+          disabled={busy}
+          onPress={() => void choosePhoto(true).then(add)}
+        />
+        <Action
+          title="From a file"
+          disabled={busy}
+          onPress={() => void choosePhoto(false).then(add)}
+        />
+      </View>
+      <Text size="small" tone="ink2">
+        {kind === 'progress'
+          ? 'Step back, no flash, all four corners in sight, a grey strip beside it if you have one. Where it was taken is not kept.'
+          : 'Or drop it here, or paste it. Where it was taken is not kept.'}
+      </Text>
+      {refusal ? <Notice tone="refusal">{refusal}</Notice> : null}
+    </View>,
+  );
+}

@@ -1,0 +1,84 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { nearestHonestM, smallestSeenMm } from '@/core/looking/distance';
+import type { Picture } from '@/core/looking/schema';
+import type { Painting } from '@/core/painting';
+import { Choice } from '@/ui/Choice';
+import { Heading, Text } from '@/ui/Text';
+import { space } from '@/ui/tokens';
+import { MapPicture } from './MapPicture';
+import { DISTANCES, useMap, type LookState } from './useLook';
+
+/** A soft mark of paint: the contrast at which sizes are told. */
+const MARK_CONTRAST = 0.05;
+
+/** What is left of it from across the room. */
+export function Distance({
+  painting,
+  work,
+  state,
+  width,
+  m,
+  onM,
+}: {
+  painting: Painting;
+  work: Picture;
+  state: LookState;
+  width: number;
+  m: number;
+  onM: (m: number) => void;
+}) {
+  const map = useMap(painting, work, {
+    view: 'grey',
+    k: 5,
+    way: 'breaks',
+    thresholds: null,
+    squintMm: 0,
+    distanceM: m,
+    mostPx: 800,
+  });
+  const names = useMemo(
+    () => new Map(painting.passages.map((p) => [p.id, p.name])),
+    [painting.passages],
+  );
+  const found = state.at === 'found' ? state.found.looked : null;
+  const left = found?.distance.find((d) => d.m === m)?.passages ?? [];
+  const honest = found ? nearestHonestM(found.geometry.pxPerMm) : null;
+  const gone = left.filter((p) => p.detailLeft < 0.5);
+  return (
+    <View style={{ gap: space.m }}>
+      <Choice
+        label="Seen from"
+        options={DISTANCES.map((d) => ({ key: String(d), name: `${d} m` }))}
+        value={String(m)}
+        onChange={(key) => onM(Number(key))}
+      />
+      {found && left.length > 0 ? (
+        <Heading level={2}>
+          {gone.length === 0
+            ? `From ${m} m most of its detail is still there.`
+            : `From ${m} m half the detail of ${gone.map((p) => names.get(p.id)).join(', ')} is gone.`}
+        </Heading>
+      ) : null}
+      <MapPicture
+        map={map}
+        label={`What remains from ${m} metres`}
+        width={width}
+        ratio={painting.support.heightMm / painting.support.widthMm}
+      />
+      <Text>
+        {`A soft mark smaller than ${smallestSeenMm(MARK_CONTRAST, m).toFixed(1)} mm is not seen from there. Large masses stay.`}
+      </Text>
+      {left.map((p) => (
+        <Text key={p.id} size="small">
+          {`${names.get(p.id)}: ${Math.round(p.detailLeft * 100)} % of its own detail is left.`}
+        </Text>
+      ))}
+      {honest !== null && m < honest ? (
+        <Text size="small" tone="ink2">
+          {`This photo is too coarse to tell what is seen nearer than ${honest.toFixed(1)} m.`}
+        </Text>
+      ) : null}
+    </View>
+  );
+}

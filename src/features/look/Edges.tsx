@@ -1,0 +1,117 @@
+import { useMemo } from 'react';
+import { StyleSheet, View } from 'react-native';
+import Svg, { Polygon } from 'react-native-svg';
+import { borderOf, lookingOf, outlinesOf, putBorder } from '@/core/looking/edit';
+import { EDGE_KINDS, type EdgeKind } from '@/core/looking/edge-kinds';
+import type { Picture } from '@/core/looking/schema';
+import { tellEdges } from '@/core/looking/tell';
+import type { Painting } from '@/core/painting';
+import { changePainting } from '@/store/actions';
+import { useStoreDispatch } from '@/store/hooks';
+import { Choice } from '@/ui/Choice';
+import { Heading, Text } from '@/ui/Text';
+import { colour, space } from '@/ui/tokens';
+import { MapPicture } from './MapPicture';
+import { useMap, type LookState } from './useLook';
+
+const OPTIONS = [
+  { key: 'any' as const, name: 'any' },
+  ...EDGE_KINDS.map((key) => ({ key, name: key })),
+];
+
+/** Each border: how wide it is, and how it is meant. */
+export function Edges({
+  painting,
+  work,
+  state,
+  width,
+}: {
+  painting: Painting;
+  work: Picture;
+  state: LookState;
+  width: number;
+}) {
+  const dispatch = useStoreDispatch();
+  const map = useMap(painting, work, {
+    view: 'grey',
+    k: 5,
+    way: 'breaks',
+    thresholds: null,
+    squintMm: 0,
+    distanceM: null,
+    mostPx: 800,
+  });
+  const names = useMemo(
+    () => new Map(painting.passages.map((p) => [p.id, p.name])),
+    [painting.passages],
+  );
+  const looking = lookingOf(painting);
+  const found = state.at === 'found' ? state.found.looked : null;
+  const told = found ? tellEdges(found.edges, looking, names) : [];
+  const departing = told.filter((t) => t.departs);
+  const ratio = painting.support.heightMm / painting.support.widthMm;
+  const [sx, sy] = [width / painting.support.widthMm, (width * ratio) / painting.support.heightMm];
+  const pulls = found?.attention ?? [];
+  return (
+    <View style={{ gap: space.m }}>
+      {found ? (
+        <Heading level={2}>
+          {told.length === 0
+            ? 'No two outlined passages meet.'
+            : departing.length > 0
+              ? `${departing[0]!.words.charAt(0).toUpperCase()}${departing[0]!.words.slice(1)}.`
+              : told.some((t) => borderOf(looking, t.edge.a, t.edge.b) !== null)
+                ? 'Every border is as it is meant.'
+                : 'Say of a border how it is meant; what departs is then told.'}
+        </Heading>
+      ) : null}
+      <MapPicture map={map} label="Yours, in greys" width={width} ratio={ratio}>
+        <Svg width={width} height={width * ratio}>
+          {outlinesOf(painting).flatMap((o) =>
+            o.rings.map((ring, i) => (
+              <Polygon
+                key={`${o.id} ${i}`}
+                points={ring.map(([x, y]) => `${x * sx},${y * sy}`).join(' ')}
+                fill="none"
+                stroke={colour.sheet}
+                strokeWidth={1}
+                strokeDasharray="4 4"
+              />
+            )),
+          )}
+        </Svg>
+      </MapPicture>
+      {told.map(({ edge, words, departs }) => (
+        <View key={`${edge.a} ${edge.b}`} style={styles.row}>
+          <Text strong={departs} tone={departs ? 'tawny' : 'ink'}>
+            {words}
+          </Text>
+          <Choice
+            label={`Meant, ${names.get(edge.a)} against ${names.get(edge.b)}`}
+            options={OPTIONS}
+            value={borderOf(looking, edge.a, edge.b) ?? 'any'}
+            onChange={(key: 'any' | EdgeKind) =>
+              dispatch(
+                changePainting(painting.id, 'Said how a border is meant', (p) =>
+                  putBorder(p, edge.a, edge.b, key === 'any' ? null : key),
+                ),
+              )
+            }
+          />
+        </View>
+      ))}
+      {pulls.length > 1 ? (
+        <Text>
+          {`By contrast of value, colour and border, ${names.get(pulls[0]!.id)} draws the eye first${pulls[0]!.edge ? `, most where it meets ${names.get(pulls[0]!.edge)}` : ''}; then ${pulls
+            .slice(1, 4)
+            .map((p) => names.get(p.id))
+            .join(', ')}. Faces and meaning are not in it.`}
+        </Text>
+      ) : null}
+    </View>
+  );
+}
+
+const styles = StyleSheet.create({
+  row: { gap: space.xs, borderTopWidth: 1, borderTopColor: colour.rule, paddingTop: space.s },
+});

@@ -1,0 +1,251 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { ScrollView, StyleSheet, View } from 'react-native';
+import { outlinesOf, putPicture } from '@/core/looking/edit';
+import type { Painting } from '@/core/painting';
+import { paintingAddress } from '@/features/addresses';
+import { NotHereScreen } from '@/features/frame/NotHereScreen';
+import { changePainting } from '@/store/actions';
+import { useAssessment, useStoreDispatch } from '@/store/hooks';
+import { Action } from '@/ui/Action';
+import { Choice } from '@/ui/Choice';
+import { Notice } from '@/ui/Notice';
+import { Progress } from '@/ui/Progress';
+import { Says } from '@/ui/Says';
+import { ScreenHead } from '@/ui/Screen';
+import { useWide } from '@/ui/Split';
+import { Text } from '@/ui/Text';
+import { colour, space } from '@/ui/tokens';
+import { AddPicture } from './AddPicture';
+import { Distance } from './Distance';
+import { Drawing } from './Drawing';
+import { Edges } from './Edges';
+import { Outlines } from './Outlines';
+import { OverTime } from './OverTime';
+import { pictureName } from './picture-name';
+import { Card, Corners, TakeOutPicture } from './SetPicture';
+import { useLook, usePictures, type LookState } from './useLook';
+import { Values } from './Values';
+
+const QUESTIONS = [
+  { key: 'values', name: 'values' },
+  { key: 'edges', name: 'edges' },
+  { key: 'drawing', name: 'drawing' },
+  { key: 'distance', name: 'distance' },
+  { key: 'time', name: 'over time' },
+] as const;
+type Question = (typeof QUESTIONS)[number]['key'];
+
+type Step = 'look' | 'add' | 'corners' | 'card' | 'outlines';
+
+/** A painting looked at on its photos: one question at a time. */
+export function LookScreen({ id }: { id: string }) {
+  const assessment = useAssessment(id);
+  if (!assessment) return <NotHereScreen what="That painting" />;
+  return <Look painting={assessment.painting} />;
+}
+
+function Look({ painting }: { painting: Painting }) {
+  const router = useRouter();
+  const wide = useWide();
+  const dispatch = useStoreDispatch();
+  const pictures = usePictures(painting);
+  const design = pictures.find((p) => p.kind === 'design') ?? null;
+  const works = pictures.filter((p) => p.kind === 'progress');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [question, setQuestion] = useState<Question>('values');
+  const [step, setStep] = useState<Step>('look');
+  const [distanceM, setDistanceM] = useState<number>(3);
+  const [width, setWidth] = useState(0);
+  const work = works.find((p) => p.id === chosen) ?? works.at(-1) ?? null;
+  const earlier = useMemo(
+    () => works.filter((p) => p.corners && work && p.takenAt < work.takenAt).at(-1) ?? null,
+    [works, work],
+  );
+  const before = question === 'time' ? earlier : null;
+  const { state, pairs } = useLook(painting, work, design, before, {
+    edges: question === 'edges',
+    distanceM: question === 'distance' ? distanceM : null,
+  });
+  const outlined = outlinesOf(painting).length;
+  const at: Step =
+    step !== 'look'
+      ? step
+      : !work
+        ? 'add'
+        : !work.corners
+          ? 'corners'
+          : outlined === 0
+            ? 'outlines'
+            : 'look';
+  const done = () => setStep('look');
+  const shown = Math.min(width, wide ? 760 : 640);
+  return (
+    <ScrollView>
+      <View
+        style={styles.page}
+        onLayout={(e) => setWidth(Math.floor(e.nativeEvent.layout.width) - 2 * space.xl)}
+      >
+        <ScreenHead
+          title="Look"
+          subtitle={painting.title}
+          onBack={() => router.navigate(paintingAddress(painting.id))}
+        />
+        {width <= 0 ? null : at === 'add' ? (
+          <View style={{ gap: space.m }}>
+            <Text>
+              {pictures.length === 0
+                ? 'Give it a design, and a photo of the picture as it stands: values, edges and drawing are then held against it.'
+                : 'What else is there to look at?'}
+            </Text>
+            <AddPicture
+              painting={painting}
+              hasDesign={design !== null}
+              onAdded={(pictureId, kind) => {
+                if (kind === 'progress') setChosen(pictureId);
+                setStep('look');
+              }}
+            />
+            {pictures.length > 0 && work ? (
+              <Action title="Back to looking" kind="quiet" onPress={done} />
+            ) : null}
+          </View>
+        ) : at === 'corners' && work ? (
+          <Corners key={work.id} painting={painting} picture={work} width={shown} onDone={done} />
+        ) : at === 'card' && work ? (
+          <Card key={work.id} painting={painting} picture={work} width={shown} onDone={done} />
+        ) : at === 'outlines' && (design ?? work) ? (
+          <Outlines
+            painting={painting}
+            picture={(design ?? work)!}
+            width={shown}
+            onKeep={() => setStep('outlines')}
+            onDone={done}
+          />
+        ) : work ? (
+          <>
+            <Choice
+              label="Question"
+              hideLabel
+              options={[...QUESTIONS]}
+              value={question}
+              onChange={setQuestion}
+            />
+            <Trust state={state} hasDesign={design !== null} />
+            {question === 'values' ? (
+              <Values
+                painting={painting}
+                work={work}
+                design={design}
+                state={state}
+                pairs={pairs}
+                width={width}
+              />
+            ) : question === 'edges' ? (
+              <Edges painting={painting} work={work} state={state} width={shown} />
+            ) : question === 'drawing' ? (
+              <Drawing
+                painting={painting}
+                work={work}
+                design={design}
+                state={state}
+                width={shown}
+              />
+            ) : question === 'distance' ? (
+              <Distance
+                painting={painting}
+                work={work}
+                state={state}
+                width={shown}
+                m={distanceM}
+                onM={setDistanceM}
+              />
+            ) : (
+              <OverTime
+                painting={painting}
+                work={work}
+                before={earlier}
+                state={state}
+                width={shown}
+              />
+            )}
+            {works.length > 1 ? (
+              <Choice
+                label="On the photo of"
+                options={works.slice(-6).map((p) => ({ key: p.id, name: pictureName(p) }))}
+                value={work?.id ?? null}
+                onChange={setChosen}
+              />
+            ) : null}
+            <View style={styles.do}>
+              <Action title="Another picture" onPress={() => setStep('add')} />
+              <Action title="Corners" onPress={() => setStep('corners')} />
+              <Action
+                title={work.patches.length > 0 ? 'Grey steps, set' : 'Grey steps'}
+                onPress={() => setStep('card')}
+              />
+              <Action title="Passages" onPress={() => setStep('outlines')} />
+              {design ? (
+                <Action
+                  title="Design is a reference"
+                  kind="quiet"
+                  onPress={() =>
+                    dispatch(
+                      changePainting(painting.id, 'Made the design a reference', (p) =>
+                        putPicture(p, { ...design, kind: 'reference' }),
+                      ),
+                    )
+                  }
+                />
+              ) : null}
+              <TakeOutPicture painting={painting} picture={work} />
+            </View>
+          </>
+        ) : null}
+      </View>
+    </ScrollView>
+  );
+}
+
+/** How far the photo can be believed, and the cheapest next help. */
+function Trust({ state, hasDesign }: { state: LookState; hasDesign: boolean }) {
+  if (state.at === 'work')
+    return (
+      <View style={{ gap: space.xs }}>
+        <Text size="small" tone="ink2">
+          Looking at the picture …
+        </Text>
+        <View style={{ flexDirection: 'row' }}>
+          <Progress name="Looking at the picture" done={state.done} />
+        </View>
+      </View>
+    );
+  if (state.at === 'failed') return <Notice tone="refusal">{state.why}</Notice>;
+  if (state.at !== 'found') return null;
+  const { trust, geometry } = state.found.looked;
+  return (
+    <Says>
+      {[
+        ...(hasDesign ? [] : ['There is no design yet: take one in, and relations can be told.']),
+        ...(geometry.doubt ? [geometry.doubt] : []),
+        ...trust.why,
+      ].map((line) => (
+        <Text key={line} size="small" tone="ink2">
+          {line}
+        </Text>
+      ))}
+    </Says>
+  );
+}
+
+const styles = StyleSheet.create({
+  page: { padding: space.xl, gap: space.m, width: '100%', maxWidth: 1160, alignSelf: 'center' },
+  do: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    gap: space.s,
+    paddingTop: space.m,
+    borderTopWidth: 1,
+    borderTopColor: colour.rule,
+  },
+});

@@ -1,0 +1,189 @@
+import { nanoid } from '@reduxjs/toolkit';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { OPTICS } from '@/data/optics';
+import { OPTICS_BENCH } from '@/data/optics-bench';
+import { BINDERS } from '@/data/binders';
+import { asTube } from '@/core/cabinet';
+import { coatOver, type PassageAnswer } from '@/core/glaze/for-passage';
+import type { PassageTold } from '@/core/looking/tell';
+import { changeOf, changeWords, valueOfLab, type Lab } from '@/core/optics';
+import type { PassageAssessment, Painting } from '@/core/painting';
+import { placeCoat } from '@/core/painting/coats';
+import { stackLook } from '@/core/painting/look';
+import { coatAddress, glazeAddress } from '@/features/addresses';
+import { recipeWords } from '@/features/glaze/TargetAnswers';
+import { useTarget } from '@/features/glaze/useTarget';
+import { Hazards } from '@/features/Hazards';
+import { tubePigments } from '@/features/tubes';
+import { changePainting } from '@/store/actions';
+import {
+  useAssessment,
+  useNow,
+  useSolverAir,
+  useStoreDispatch,
+  useStoreSelector,
+  useSwatches,
+} from '@/store/hooks';
+import { Action } from '@/ui/Action';
+import { Notice } from '@/ui/Notice';
+import { Progress } from '@/ui/Progress';
+import { Heading, Text } from '@/ui/Text';
+import { duration } from '@/ui/time/words';
+import { space } from '@/ui/tokens';
+
+const USUAL_UM = 12;
+
+/**
+ * What would bring a passage to where it is meant: the film's own colour, moved by the difference that the photo tells.
+ * A glaze where one can, else body colour; it becomes a planned coat by one tap.
+ */
+export function Mend({ painting, told }: { painting: Painting; told: PassageTold }) {
+  const assessment = useAssessment(painting.id);
+  const passage = assessment?.passages.find((p) => p.passage.id === told.id) ?? null;
+  if (!passage || told.byL === null) return null;
+  // Another passage, or another amount, is looked for anew.
+  return (
+    <Search
+      key={`${told.id} ${told.byL.toFixed(0)}`}
+      painting={painting}
+      passage={passage}
+      byL={told.byL}
+      name={told.name}
+    />
+  );
+}
+
+function Search({
+  painting,
+  passage,
+  byL,
+  name,
+}: {
+  painting: Painting;
+  passage: PassageAssessment;
+  byL: number;
+  name: string;
+}) {
+  const swatches = useSwatches();
+  const cabinet = useStoreSelector((s) => s.cabinet);
+  const air = useSolverAir();
+  const nowMs = useNow();
+  const { state, begin, cancel } = useTarget();
+  const { lab } = stackLook(passage.base, painting, swatches).now;
+  const wanted: Lab = [Math.min(97, Math.max(3, lab[0] - byL)), lab[1], lab[2]];
+  const tubes = cabinet.paints.filter((p) => !p.archived && BINDERS[p.binder].kind !== 'acrylic');
+  return (
+    <View style={{ gap: space.s }}>
+      <Heading level={2}>{`What would bring it ${byL > 0 ? 'down' : 'up'}`}</Heading>
+      {state.at === 'work' ? (
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.m }}>
+          <Progress name="Looking for a coat" done={state.done} />
+          <Action title="Cancel" kind="quiet" onPress={cancel} />
+        </View>
+      ) : state.at === 'found' ? (
+        <Answer
+          painting={painting}
+          passage={passage}
+          answer={(state.found.reached ? state.found.answers[0] : state.found.painted) ?? null}
+          kind={state.found.reached ? 'glaze' : 'paint'}
+          now={state.found.now}
+        />
+      ) : (
+        <Action
+          title={`Look for a coat that mends ${name}`}
+          kind="primary"
+          disabled={tubes.length === 0}
+          onPress={() =>
+            begin({
+              painting,
+              passageId: passage.passage.id,
+              cabinet,
+              tubes: tubes.slice(0, 60).map((p) => ({ parts: 1, own: asTube(p) })),
+              medium: [{ parts: 1, ingredient: 'stand-oil' }],
+              mediumName: 'stand oil',
+              mostMediumShare: 0.9,
+              leastUm: OPTICS_BENCH.glazeLeastUm,
+              mostUm: OPTICS_BENCH.glazeMostUm,
+              usualUm: USUAL_UM,
+              uneven: OPTICS.cvSoftBrush,
+              wanted,
+              mostPaints: 2,
+              ...air,
+              nowMs,
+            })
+          }
+        />
+      )}
+      {state.at === 'failed' ? <Notice tone="refusal">{state.why}</Notice> : null}
+    </View>
+  );
+}
+
+function Answer({
+  painting,
+  passage,
+  answer,
+  kind,
+  now,
+}: {
+  painting: Painting;
+  passage: PassageAssessment;
+  answer: PassageAnswer | null;
+  kind: 'glaze' | 'paint';
+  now: Lab;
+}) {
+  const dispatch = useStoreDispatch();
+  const router = useRouter();
+  const [planned, setPlanned] = useState<string | null>(null);
+  const live = painting.coats.some((c) => c.id === planned);
+  const { name, id: passageId } = passage.passage;
+  if (!answer)
+    return (
+      <Text>
+        Nothing in the cabinet brings it there within the school. Open the bench, and give way on a
+        paint or the medium.
+      </Text>
+    );
+  const plan = () => {
+    const coat = { ...coatOver(passageId, answer.recipe, kind), id: nanoid(12) };
+    dispatch(
+      changePainting(painting.id, `Planned a coat that mends ${name}`, (p, making) =>
+        placeCoat(p, coat, { where: 'over-laid' }, making),
+      ),
+    );
+    setPlanned(coat.id);
+  };
+  return (
+    <View style={{ gap: space.s }}>
+      <Text>
+        {`${kind === 'glaze' ? 'A glaze' : 'No glaze reaches it; paint it'} of ${recipeWords(answer.recipe)} ${kind === 'glaze' ? 'takes' : 'and it goes'} from value ${valueOfLab(now).toFixed(1)} to ${valueOfLab(answer.lab).toFixed(1)}: ${changeWords(changeOf(now, answer.lab))}.`}
+      </Text>
+      <Text tone={answer.objection ? 'brick' : 'ink2'} size="small">
+        {answer.objection ?? 'It keeps the school and every rule over what lies there now.'}
+      </Text>
+      <Text size="small" tone="ink2">
+        {answer.touchDays === null
+          ? 'In this air it does not dry.'
+          : `Touch-dry ${duration(answer.touchDays)} after it is laid; ${answer.ml.toFixed(1)} ml.`}
+      </Text>
+      <Hazards pigments={answer.recipe.mix.flatMap((t) => tubePigments(t).map((p) => p.pigment))} />
+      <Action title="Plan it" kind="primary" disabled={live} onPress={plan} />
+      {live ? (
+        <Action
+          title="Open the coat"
+          kind="quiet"
+          onPress={() => router.push(coatAddress(painting.id, planned!))}
+        />
+      ) : null}
+      <Action
+        title="Try it on the bench"
+        kind="quiet"
+        onPress={() =>
+          router.push(glazeAddress(painting.id, passageId, live ? planned! : undefined))
+        }
+      />
+    </View>
+  );
+}

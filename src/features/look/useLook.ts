@@ -1,0 +1,186 @@
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { lookingOf, outlinesOf } from '@/core/looking/edit';
+import type { Picture } from '@/core/looking/schema';
+import type { Painting } from '@/core/painting';
+import type { Pair } from '@/core/looking/relations';
+import { useSessions } from '@/features/session/useSession';
+import { base64Of, keepPhoto, readPhoto } from '@/store/photos';
+import { demoJpeg } from '@/workers/demo-photo-client';
+import { drawMap, lookAt, stopLooking } from '@/workers/looking-client';
+import type { LookReply, MapReply, MapRequest } from '@/workers/looking-protocol';
+
+export const DISTANCES = [1, 3, 6, 12] as const;
+
+/** The pictures of a painting: its own, and the photos of the log, which are the same ones; oldest first. */
+export function usePictures(painting: Painting): Picture[] {
+  const sessions = useSessions();
+  return useMemo(() => {
+    const own = lookingOf(painting).pictures;
+    const known = new Set(own.map((p) => p.id));
+    const logged = sessions
+      .flatMap((s) => s.photos)
+      .filter((p) => p.paintingId === painting.id && !known.has(p.id))
+      .map(({ id, takenAt, width, height }): Picture => ({
+        id,
+        kind: 'progress',
+        purpose: '',
+        takenAt,
+        width,
+        height,
+        corners: null,
+        patches: [],
+        marks: [],
+      }));
+    return [...own, ...logged].sort((a, b) => a.takenAt.localeCompare(b.takenAt));
+  }, [painting, sessions]);
+}
+
+/** The photos of the demo are made by code when they are first looked at, and kept like any other. */
+async function keptOrMade(id: string): Promise<string | null> {
+  const kept = await readPhoto(id).catch(() => null);
+  if (kept !== null) return kept;
+  const made = await demoJpeg(id);
+  if (!made) return null;
+  const jpeg = await base64Of(made);
+  await keepPhoto(id, jpeg).catch(() => undefined);
+  return jpeg;
+}
+
+/** The JPEG of a picture; undefined while it is read, null where the store does not have it. */
+export function useJpeg(id: string | null): string | null | undefined {
+  const [read, setRead] = useState<{ id: string; jpeg: string | null } | null>(null);
+  useEffect(() => {
+    if (id === null) return;
+    let here = true;
+    void keptOrMade(id)
+      .catch(() => null)
+      .then((jpeg) => here && setRead({ id, jpeg }));
+    return () => {
+      here = false;
+    };
+  }, [id]);
+  return id === null ? null : read?.id === id ? read.jpeg : undefined;
+}
+
+export type LookState =
+  | { at: 'rest' }
+  | { at: 'work'; done: number }
+  | { at: 'found'; found: LookReply }
+  | { at: 'failed'; why: string };
+
+/** What the work's photo says, against the design and the photo before it; anew when anything of it has changed. */
+export function useLook(
+  painting: Painting,
+  work: Picture | null,
+  design: Picture | null,
+  before: Picture | null,
+  asks: { edges: boolean; distanceM: number | null },
+): { state: LookState; pairs: Pair[] } {
+  const jpeg = useJpeg(work?.id ?? null);
+  const designJpeg = useJpeg(design?.id ?? null);
+  const beforeJpeg = useJpeg(before?.id ?? null);
+  const looking = lookingOf(painting);
+  const outlines = outlinesOf(painting);
+  const [state, setState] = useState<LookState>({ at: 'rest' });
+  const asked = useRef(0);
+  const ready =
+    work?.corners &&
+    jpeg &&
+    outlines.length > 0 &&
+    designJpeg !== undefined &&
+    beforeJpeg !== undefined;
+  useEffect(() => {
+    if (!ready) return;
+    const mine = ++asked.current;
+    const told = (next: LookState) => {
+      if (asked.current === mine) setState(next);
+    };
+    told({ at: 'work', done: 0 });
+    lookAt(
+      {
+        support: painting.support,
+        work: { picture: work, jpeg },
+        design: design && designJpeg ? { picture: design, jpeg: designJpeg } : null,
+        before: before && beforeJpeg ? { picture: before, jpeg: beforeJpeg } : null,
+        looking,
+        passageIds: painting.passages.map((p) => p.id),
+        edges: asks.edges,
+        distancesM: asks.distanceM === null ? [] : [asks.distanceM],
+      },
+      (done) => told({ at: 'work', done }),
+    ).then(
+      (found) => told({ at: 'found', found }),
+      (error: Error) => told({ at: 'failed', why: error.message }),
+    );
+    return () => {
+      asked.current += 1;
+    };
+  }, [
+    ready,
+    painting.support,
+    painting.passages,
+    work,
+    jpeg,
+    design,
+    designJpeg,
+    before,
+    beforeJpeg,
+    looking,
+    asks.edges,
+    asks.distanceM,
+  ]);
+  useEffect(() => stopLooking, []);
+  const pairs = useMemo((): Pair[] => {
+    if (state.at !== 'found') return [];
+    const { looked, design: meant } = state.found;
+    return looked.values.flatMap((v) => {
+      const d = meant.find((m) => m.id === v.id);
+      if (!d) return [];
+      const departs = looking.intents.find((i) => i.id === v.id)?.departs ?? null;
+      return [
+        {
+          id: v.id,
+          designL: d.L,
+          workL: v.L,
+          ...(departs !== null && { departure: departs === 'free' ? departs : { L: departs } }),
+        },
+      ];
+    });
+  }, [state, looking.intents]);
+  return { state: ready ? state : { at: 'rest' }, pairs };
+}
+
+export type MapAsked = Omit<MapRequest, 'support' | 'shot'>;
+
+/** A picture drawn on its support; the last one stays until the next is there. */
+export function useMap(
+  painting: Painting,
+  picture: Picture | null,
+  { view, k, way, thresholds, squintMm, distanceM, mostPx }: MapAsked,
+): MapReply | null {
+  const jpeg = useJpeg(picture?.id ?? null);
+  const [map, setMap] = useState<{ of: string; reply: MapReply } | null>(null);
+  const of = picture?.id ?? '';
+  useEffect(() => {
+    if (!picture || !jpeg) return;
+    let here = true;
+    drawMap({
+      support: painting.support,
+      shot: { picture, jpeg },
+      view,
+      k,
+      way,
+      thresholds,
+      squintMm,
+      distanceM,
+      mostPx,
+    }).then(
+      (reply) => here && setMap({ of: picture.id, reply }),
+      () => here && setMap(null),
+    );
+    return () => {
+      here = false;
+    };
+  }, [painting.support, picture, jpeg, view, k, way, thresholds, squintMm, distanceM, mostPx]);
+  return map?.of === of ? map.reply : null;
+}

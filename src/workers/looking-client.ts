@@ -1,0 +1,42 @@
+import { proxy } from 'comlink';
+import {
+  lookReplySchema,
+  mapReplySchema,
+  type LookReply,
+  type LookRequest,
+  type MapReply,
+  type MapRequest,
+} from './looking-protocol';
+import type { Looker } from './looking-solver';
+import { unpack } from './protocol';
+import { runner } from './runner';
+
+const workers = runner<Looker>(
+  () => new Worker(new URL('./looking.worker', window.location.href)),
+  async () => {
+    const [{ looker }, { pixelsOfJpeg }] = await Promise.all([
+      import('./looking-solver'),
+      import('./picture-pixels'),
+    ]);
+    return looker(pixelsOfJpeg);
+  },
+);
+
+/** Everything that a photo of the picture tells. Rejects with the reason when it cannot be looked at. */
+export const lookAt = async (
+  request: LookRequest,
+  onProgress: (share: number) => void,
+): Promise<LookReply> =>
+  unpack(
+    lookReplySchema,
+    await workers.run((jobs) =>
+      jobs.look(request, typeof Worker === 'undefined' ? onProgress : proxy(onProgress)),
+    ),
+  );
+
+/** A picture on its support, as it is drawn. */
+export const drawMap = async (request: MapRequest): Promise<MapReply> =>
+  unpack(mapReplySchema, await workers.run((jobs) => jobs.map(request)));
+
+/** Whatever it is at is dropped; the next look begins in a new worker. */
+export const stopLooking = (): void => workers.stop();

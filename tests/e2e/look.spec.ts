@@ -1,0 +1,179 @@
+import exifr from 'exifr';
+import sharp from 'sharp';
+import { demoPhoto, QUINCES_OUTLINES, QUINCES_SUPPORT } from '../../demo/pictures';
+import { demoStudio } from '../../demo/studio';
+import type { Painting } from '../../src/core/painting/schema';
+import { NOW_MS, openWith } from './imported';
+import { expect, stored, test } from './studio';
+
+/** Looking at a picture on its photos; the photos are made by code. */
+
+const { looking: kept, ...still } = demoStudio(NOW_MS).paintings.find((p) => p.looking)!;
+const bare = still as Painting;
+const LOOK = `/paintings/${bare.id}/look`;
+const idOf = (name: string) => bare.passages.find((p) => p.name === name)!.id;
+const noPictures = { ...bare, looking: { ...kept!, pictures: [] } };
+
+/** A photo of the picture as a phone gives it: with the place where it was taken. */
+async function photoFile(id: string): Promise<Buffer> {
+  const { data, width, height } = demoPhoto(id)!;
+  return sharp(data, { raw: { width, height, channels: 4 } })
+    .removeAlpha()
+    .jpeg({ quality: 92 })
+    .withExif({
+      IFD3: {
+        GPSLatitudeRef: 'N',
+        GPSLatitude: '48/1 30/1 0/1',
+        GPSLongitudeRef: 'E',
+        GPSLongitude: '7/1 15/1 0/1',
+      },
+    })
+    .toBuffer();
+}
+
+test.beforeEach(async ({ page }) => {
+  await page.clock.install({ time: new Date(NOW_MS) });
+  await page.goto('/');
+});
+
+type P = import('@playwright/test').Page;
+async function give(page: P, kind: string, buffer: Buffer): Promise<void> {
+  await page.getByRole('radio', { name: kind }).click();
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'From a file' }).click();
+  await (await chooser).setFiles({ name: 'p.jpg', mimeType: 'image/jpeg', buffer });
+}
+const pictureOf = async (page: P) =>
+  ((await stored(page))[`painting:${bare.id}`] as Painting | undefined)?.looking;
+
+test('a photo comes in, its corners are set, values are told, and a coat that mends is planned', async ({
+  page,
+}) => {
+  await openWith(page, noPictures);
+  await page.goto(LOOK);
+  await give(page, 'its design', await photoFile('demo-look-design'));
+  await expect.poll(async () => (await pictureOf(page))?.pictures.length).toBe(1);
+  const file = await photoFile('demo-look-3');
+  expect(await exifr.gps(file)).toMatchObject({ latitude: expect.closeTo(48.5, 3) });
+  await give(page, 'the picture as it stands', file);
+  await expect(page.getByRole('heading', { name: 'Where are its corners?' })).toBeVisible();
+  // Nothing of the file is kept but its pixels.
+  await expect.poll(async () => (await pictureOf(page))?.pictures.length).toBe(2);
+  const { id, width, height } = (await pictureOf(page))!.pictures[1]!;
+  const jpeg = Buffer.from((await stored(page))[`photo:${id}`] as string, 'base64');
+  expect(await exifr.gps(jpeg)).toBeUndefined();
+  expect([width, height]).toEqual([720, 624]);
+
+  // Corners by hand, and one of them by keys.
+  const photo = page.getByRole('application', { name: /corners of the picture/ });
+  const box = (await photo.boundingBox())!;
+  const corners = kept!.pictures.find((p) => p.id === 'demo-look-3')!.corners!;
+  for (const [i, name] of ['upper left', 'upper right', 'lower right', 'lower left'].entries()) {
+    await page.getByRole('radio', { name }).click();
+    const [x, y] = corners[i]!;
+    const now = (await photo.boundingBox())!;
+    await page.mouse.click(now.x + x * box.width, now.y + y * box.height);
+  }
+  await photo.focus();
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('ArrowRight');
+  await page.getByRole('button', { name: 'These are its corners' }).click();
+
+  // Without a card the order alone is told, and no figure stands anywhere.
+  await expect(page.getByText(/^Order of values only/)).toBeVisible();
+  await expect(page.getByText(/about \d|half a value|too light/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Grey steps' }).click();
+  const strip = page.getByRole('application', { name: /grey steps/ });
+  await strip.scrollIntoViewIfNeeded();
+  const at = (await strip.boundingBox())!;
+  for (const [x, y] of [
+    [97, 553],
+    [623, 553],
+    [623, 599],
+    [97, 599],
+  ] as const)
+    await page.mouse.click(at.x + (x / 720) * at.width, at.y + (y / 624) * at.height);
+  await page.getByRole('button', { name: 'Go by these' }).click();
+  await expect(
+    page.getByRole('heading', { name: /^Slate is about .* too light/ }).first(),
+  ).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Values of the design and of yours/ })).toBeVisible();
+
+  // Meant so, it is left alone; undone, it is told again.
+  await page.getByRole('button', { name: 'Meant so: slate' }).click();
+  await expect(page.getByRole('heading', { name: 'The relations hold.' }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'Look for a coat that mends slate' }).click();
+  await page.getByRole('button', { name: 'Plan it', exact: true }).click();
+  await expect
+    .poll(async () => {
+      const doc = (await stored(page))[`painting:${bare.id}`] as Painting;
+      return doc.coats.some(
+        (c) => !bare.coats.some((b) => b.id === c.id) && c.passageIds[0] === idOf('slate'),
+      );
+    })
+    .toBe(true);
+  await page.getByRole('button', { name: 'Open the coat' }).click();
+  await expect(page.getByLabel('Name of the coat')).toBeVisible();
+});
+
+test('borders, drawing, distance and time are told from photos that are kept', async ({ page }) => {
+  await openWith(page, { ...bare, looking: kept });
+  await page.goto(LOOK);
+  await expect(page.getByRole('heading', { name: /^Slate is about/ }).first()).toBeVisible();
+  await page.getByRole('radio', { name: 'edges' }).click();
+  await expect(
+    page.getByRole('heading', { name: /^Slate against cloth: .*too hard/ }),
+  ).toBeVisible();
+  await page
+    .getByRole('radiogroup', { name: /Meant, slate against cloth/ })
+    .getByRole('radio', { name: 'any' })
+    .click();
+  await expect(page.getByRole('heading', { name: /^Slate against cloth/ })).toHaveCount(0);
+  await page.getByRole('radio', { name: 'drawing' }).click();
+  await expect(
+    page.getByRole('heading', { name: /^Right quince, .*mm \(±\d\.\d\) too far right/ }),
+  ).toBeVisible();
+  await page.getByRole('textbox', { name: /^To the right/ }).fill('145');
+  await page.getByRole('textbox', { name: /^Down/ }).fill('18');
+  await expect(page.getByText(/^left side 0\.0 cm from the top, right side/)).toBeVisible();
+  await page.getByRole('radio', { name: 'distance' }).click();
+  await expect(page.getByRole('img', { name: 'What remains from 3 metres' })).toBeVisible();
+  await page.getByRole('radio', { name: 'over time' }).click();
+  await expect(page.getByRole('heading', { name: /% of the picture changed/ })).toBeVisible();
+});
+
+test('passages are outlined once, by keys too; a broken file is refused in words', async ({
+  page,
+}) => {
+  await openWith(page, { ...bare, looking: { ...kept!, outlines: [] } });
+  await page.goto(LOOK);
+  await expect(page.getByRole('heading', { name: 'Where are the passages?' })).toBeVisible();
+  await page.getByRole('radio', { name: 'wall' }).click();
+  const picture = page.getByRole('application', { name: /on its support/ });
+  await picture.scrollIntoViewIfNeeded();
+  const box = (await picture.boundingBox())!;
+  for (const [x, y] of QUINCES_OUTLINES.wall!.rings[0]!.slice(0, 3))
+    await page.mouse.click(
+      box.x + Math.min(0.998, Math.max(0.002, x / QUINCES_SUPPORT.widthMm)) * box.width,
+      box.y + Math.max(0.003, y / QUINCES_SUPPORT.heightMm) * box.height,
+    );
+  await page.getByRole('button', { name: 'Keep the outline of wall' }).click();
+  await expect
+    .poll(async () => (await pictureOf(page))?.outlines.map((o) => o.id))
+    .toEqual([idOf('wall')]);
+  // A place near the edge lies on it.
+  expect((await pictureOf(page))!.outlines[0]!.rings[0]![0]).toEqual([0, 0]);
+  await picture.focus();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^Keep the outline of quinces/ }).click();
+  await expect.poll(async () => (await pictureOf(page))?.outlines.length).toBe(2);
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await page.getByRole('button', { name: 'Another picture' }).click();
+  await give(page, 'a reference', Buffer.from('not a picture'));
+  await expect(page.getByText(/The picture was not kept: That file is no picture/)).toBeVisible();
+});
