@@ -1,4 +1,4 @@
-import { createElement, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { createElement, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Polygon } from 'react-native-svg';
 import { colour } from './tokens';
@@ -49,7 +49,8 @@ export function PicturePlaces({
   closed = false,
 }: Props) {
   const height = width * ratio;
-  const held = useRef<string | null>(null);
+  /** What the finger holds; and whether one is being moved, by it or by keys. */
+  const [held, setHeld] = useState<string | null>(null);
   const [moving, setMoving] = useState(false);
   const now = handles.find((h) => h.key === active) ?? handles[0];
   const placeOf = (e: PointerEvent<HTMLElement>): Place => {
@@ -66,8 +67,6 @@ export function PicturePlaces({
     if (e.key === 'ArrowDown') return [x, clamp(y + step / ratio)];
     return null;
   };
-  // The loupe stands where the place is not.
-  const loupeLeft = now && now.at[0] < 0.5 ? width - LOUPE - 6 : 6;
   return createElement(
     'div',
     {
@@ -91,7 +90,7 @@ export function PicturePlaces({
           }))
           .sort((p, q) => p.d - q.d)[0];
         const key = near && near.d < NEAR ? near.h.key : active;
-        held.current = key;
+        setHeld(key);
         e.currentTarget.setPointerCapture(e.pointerId);
         if (key !== active) onActive(key);
         // The one that is set goes under the finger, however near it was.
@@ -99,14 +98,14 @@ export function PicturePlaces({
         setMoving(true);
       },
       onPointerMove: (e: PointerEvent<HTMLElement>) => {
-        if (held.current !== null) onMove(held.current, placeOf(e));
+        if (held !== null) onMove(held, placeOf(e));
       },
       onPointerUp: () => {
-        held.current = null;
+        setHeld(null);
         setMoving(false);
       },
       onPointerCancel: () => {
-        held.current = null;
+        setHeld(null);
         setMoving(false);
       },
       onKeyDown: (e: KeyboardEvent) => {
@@ -160,37 +159,54 @@ export function PicturePlaces({
           />
         ))}
       </Svg>
-      {moving && now ? (
-        <View
-          style={{
-            position: 'absolute',
-            top: 6,
-            left: loupeLeft,
-            width: LOUPE,
-            height: LOUPE,
-            borderWidth: 2,
-            borderColor: colour.ink,
-            overflow: 'hidden',
-            backgroundColor: colour.well,
-          }}
-        >
-          {createElement('img', {
-            src: url,
-            alt: '',
-            style: {
-              position: 'absolute',
-              width: width * ZOOM,
-              height: height * ZOOM,
-              left: LOUPE / 2 - now.at[0] * width * ZOOM,
-              top: LOUPE / 2 - now.at[1] * height * ZOOM,
-            },
-          })}
-          <Svg width={LOUPE} height={LOUPE} style={{ position: 'absolute' }}>
-            <Line x1={LOUPE / 2} x2={LOUPE / 2} y1={0} y2={LOUPE} stroke={colour.tawny} />
-            <Line x1={0} x2={LOUPE} y1={LOUPE / 2} y2={LOUPE / 2} stroke={colour.tawny} />
-          </Svg>
-        </View>
-      ) : null}
+      {moving && now ? <Loupe url={url} at={now.at} width={width} height={height} /> : null}
     </View>,
+  );
+}
+
+/** A place shown large, in the upper corner that it is not in. */
+function Loupe({
+  url,
+  at: [x, y],
+  width,
+  height,
+}: {
+  url: string;
+  at: Place;
+  width: number;
+  height: number;
+}) {
+  const mid = LOUPE / 2;
+  return (
+    <View
+      style={{
+        position: 'absolute',
+        top: 6,
+        left: x < 0.5 ? width - LOUPE - 6 : 6,
+        width: LOUPE,
+        height: LOUPE,
+        borderWidth: 2,
+        borderColor: colour.ink,
+        overflow: 'hidden',
+        backgroundColor: colour.well,
+      }}
+    >
+      {createElement('img', {
+        src: url,
+        alt: '',
+        style: {
+          position: 'absolute',
+          width: width * ZOOM,
+          height: height * ZOOM,
+          maxWidth: 'none',
+          left: mid - x * width * ZOOM,
+          top: mid - y * height * ZOOM,
+        },
+      })}
+      <Svg width={LOUPE} height={LOUPE} style={{ position: 'absolute' }}>
+        <Line x1={mid} x2={mid} y1={0} y2={LOUPE} stroke={colour.tawny} />
+        <Line x1={0} x2={LOUPE} y1={mid} y2={mid} stroke={colour.tawny} />
+      </Svg>
+    </View>
   );
 }

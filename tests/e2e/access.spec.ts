@@ -132,6 +132,16 @@ const SCREENS: Screen[] = [
       await expect(page.getByRole('heading', { name: 'Edges' })).toBeVisible();
     },
   },
+  {
+    name: 'look',
+    wide: true,
+    go: async (page) => {
+      await page.getByRole('link', { name: 'Paintings' }).click();
+      await page.getByRole('link', { name: 'Quinces on Slate' }).click();
+      await page.getByRole('link', { name: 'Look', exact: true }).click();
+      await expect(page.getByRole('heading', { name: /^Slate is about/ }).first()).toBeVisible();
+    },
+  },
   { name: 'settings', go: (page) => openPlace(page, 'Settings') },
   {
     name: 'about',

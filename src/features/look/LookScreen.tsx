@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { outlinesOf, putPicture } from '@/core/looking/edit';
+import type { Picture } from '@/core/looking/schema';
 import type { Painting } from '@/core/painting';
 import { paintingAddress } from '@/features/addresses';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
@@ -48,7 +49,6 @@ export function LookScreen({ id }: { id: string }) {
 function Look({ painting }: { painting: Painting }) {
   const router = useRouter();
   const wide = useWide();
-  const dispatch = useStoreDispatch();
   const pictures = usePictures(painting);
   const design = pictures.find((p) => p.kind === 'design') ?? null;
   const works = pictures.filter((p) => p.kind === 'progress');
@@ -177,33 +177,51 @@ function Look({ painting }: { painting: Painting }) {
                 onChange={setChosen}
               />
             ) : null}
-            <View style={styles.do}>
-              <Action title="Another picture" onPress={() => setStep('add')} />
-              <Action title="Corners" onPress={() => setStep('corners')} />
-              <Action
-                title={work.patches.length > 0 ? 'Grey steps, set' : 'Grey steps'}
-                onPress={() => setStep('card')}
-              />
-              <Action title="Passages" onPress={() => setStep('outlines')} />
-              {design ? (
-                <Action
-                  title="Design is a reference"
-                  kind="quiet"
-                  onPress={() =>
-                    dispatch(
-                      changePainting(painting.id, 'Made the design a reference', (p) =>
-                        putPicture(p, { ...design, kind: 'reference' }),
-                      ),
-                    )
-                  }
-                />
-              ) : null}
-              <TakeOutPicture painting={painting} picture={work} />
-            </View>
+            <PictureActions painting={painting} work={work} design={design} onStep={setStep} />
           </>
         ) : null}
       </View>
     </ScrollView>
+  );
+}
+
+/** What else is done with the picture that is looked at. */
+function PictureActions({
+  painting,
+  work,
+  design,
+  onStep,
+}: {
+  painting: Painting;
+  work: Picture;
+  design: Picture | null;
+  onStep: (step: Step) => void;
+}) {
+  const dispatch = useStoreDispatch();
+  return (
+    <View style={styles.do}>
+      <Action title="Another picture" onPress={() => onStep('add')} />
+      <Action title="Corners" onPress={() => onStep('corners')} />
+      <Action
+        title={work.patches.length > 0 ? 'Grey steps, set' : 'Grey steps'}
+        onPress={() => onStep('card')}
+      />
+      <Action title="Passages" onPress={() => onStep('outlines')} />
+      {design ? (
+        <Action
+          title="Design is a reference"
+          kind="quiet"
+          onPress={() =>
+            dispatch(
+              changePainting(painting.id, 'Made the design a reference', (p) =>
+                putPicture(p, { ...design, kind: 'reference' }),
+              ),
+            )
+          }
+        />
+      ) : null}
+      <TakeOutPicture painting={painting} picture={work} />
+    </View>
   );
 }
 

@@ -16,6 +16,17 @@ import { useMap } from './useLook';
 /** A place this near to one that is there already is that one: two passages then share their border. */
 const SNAP_PX = 12;
 
+function snapTo(there: readonly Place[], at: Place, width: number, height: number): Place {
+  const near = there.find(
+    ([x, y]) => Math.hypot((x - at[0]) * width, (y - at[1]) * height) < SNAP_PX,
+  );
+  if (near) return near;
+  // Near the edge of the support it lies on it.
+  const edge = (v: number, size: number): number =>
+    v * size < SNAP_PX ? 0 : (1 - v) * size < SNAP_PX ? 1 : v;
+  return [edge(at[0], width), edge(at[1], height)];
+}
+
 /** Passages outlined once, on the support: they lie right on every picture from then on. */
 export function Outlines({
   painting,
@@ -58,16 +69,7 @@ export function Outlines({
     [1, 1],
     [0, 1],
   ];
-  const snapped = (at: Place): Place => {
-    const near = there.find(
-      ([x, y]) => Math.hypot((x - at[0]) * width, (y - at[1]) * width * ratio) < SNAP_PX,
-    );
-    if (near) return near;
-    // Near the edge of the support it lies on it.
-    const edge = (v: number, size: number): number =>
-      v * size < SNAP_PX ? 0 : (1 - v) * size < SNAP_PX ? 1 : v;
-    return [edge(at[0], width), edge(at[1], width * ratio)];
-  };
+  const snapped = (at: Place): Place => snapTo(there, at, width, width * ratio);
   const nameOf = (id: string) => painting.passages.find((p) => p.id === id)?.name ?? id;
   const keep = () => {
     const rings = [...pieces, draft]
