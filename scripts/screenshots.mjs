@@ -27,11 +27,6 @@ async function inStudio(page, name) {
 const VIEWS = [
   { name: 'today', sizes: ['phone', 'wide'], go: async () => {} },
   {
-    name: 'paintings',
-    sizes: ['phone'],
-    go: (page) => page.getByRole('link', { name: 'Paintings' }).click(),
-  },
-  {
     name: 'painting',
     sizes: ['phone', 'wide'],
     go: async (page) => {
@@ -58,12 +53,17 @@ const VIEWS = [
     },
   },
   {
-    name: 'schools',
-    sizes: ['phone'],
+    name: 'look',
+    sizes: ['phone', 'wide'],
     go: async (page) => {
-      await quinces(page);
-      await page.getByRole('button', { name: 'All schools' }).click();
-      await page.getByRole('table', { name: 'The pair by every school' }).scrollIntoViewIfNeeded();
+      await page.getByRole('link', { name: 'Paintings' }).click();
+      await page.getByRole('link', { name: 'Quinces on Slate' }).click();
+      await page.getByRole('link', { name: 'Look', exact: true }).click();
+      await page
+        .getByRole('heading', { name: /^Slate is about/ })
+        .first()
+        .waitFor();
+      await page.waitForTimeout(1500);
     },
   },
   {

@@ -95,6 +95,10 @@ export function Values({
           <Text size="small">{`■ yours${level === 'order' ? ', order of values only' : ''}`}</Text>
         </View>
       </View>
+    </View>
+  );
+  const controls = (
+    <View style={{ gap: space.m }}>
       <Choice label="Shown in" options={[...VIEWS]} value={view} onChange={setView} />
       <View style={styles.figures}>
         {view === 'masses' ? (
@@ -126,7 +130,7 @@ export function Values({
   );
   const figures = told ? (
     <View style={{ gap: space.m, flex: 1 }}>
-      <Heading level={2}>{told.verdict}</Heading>
+      {wide ? <Heading level={2}>{told.verdict}</Heading> : null}
       {pairs.length > 1 ? (
         <Ladder
           passages={told.passages}
@@ -151,14 +155,18 @@ export function Values({
     <View style={wide ? styles.wide : { gap: space.xl }}>
       {wide ? (
         <>
-          {pictures}
+          <View style={{ gap: space.m, width: side }}>
+            {pictures}
+            {controls}
+          </View>
           {figures}
         </>
       ) : (
         <>
-          {figures ? <Heading level={2}>{told!.verdict}</Heading> : null}
+          {told ? <Heading level={2}>{told.verdict}</Heading> : null}
           {pictures}
           {figures}
+          {controls}
         </>
       )}
     </View>
