@@ -1,5 +1,6 @@
 import type { Painting } from '../painting/schema';
-import { NO_LOOKING, type Looking, type Picture } from './schema';
+import { NO_LOOKING } from './none';
+import type { Looking, Picture } from './schema';
 
 /** Changes of what a painting keeps of its pictures; each gives a painting, and leaves the one it was given alone. */
 

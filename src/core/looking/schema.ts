@@ -64,11 +64,3 @@ export const lookingSchema = z.object({
     .max(60),
 });
 export type Looking = z.infer<typeof lookingSchema>;
-
-export const NO_LOOKING: Looking = {
-  pictures: [],
-  outlines: [],
-  intents: [],
-  borders: [],
-  points: [],
-};

@@ -1,4 +1,4 @@
-import { NO_LOOKING } from '../looking/schema';
+import { NO_LOOKING } from '../looking/none';
 import { mergeList } from '../merge-list';
 import type { Painting, Passage } from './schema';
 
