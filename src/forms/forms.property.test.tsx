@@ -255,9 +255,15 @@ describe.each(CASES)('form of a $name', ({ schema, documents, fields }) => {
         const all = fields(document);
         const field = all[pick % all.length]!;
         const { result, unmount } = opened(schema(document), document);
+        const { path, as, empty } = field;
+        // What is typed as it was shown is no change: 32.95 % is shown as 33, and stays 32.95.
+        const same =
+          typeof field.holds === 'number' &&
+          result.current.number(path, as as CodecKey, empty).text === field.typed;
         typeInto(result.current, field);
         const out = kept(result.current);
-        if (typeof field.holds === 'number') {
+        if (same) expect(out).toEqual(document);
+        else if (typeof field.holds === 'number') {
           expect(at(out, field.path)).toBeCloseTo(field.holds, 9);
           expect(withAt(out, field.path, at(document, field.path))).toEqual(document);
         } else expect(out).toEqual(withAt(document, field.path, field.holds));
