@@ -153,9 +153,9 @@ export const STAGES: Record<'brunaille' | 'lights' | 'today', Stage> = {
     fruitShadow: [44, 15, 36],
     fruitLight: [78, 3, 34],
     soft: 1.5,
-    slip: 6,
+    slip: 9,
   },
-  today: { ...DESIGN, slate: [38, 0, -2], slateShadow: [21, 1, 1], slip: 6 },
+  today: { ...DESIGN, slate: [38, 0, -2], slateShadow: [21, 1, 1], slip: 9 },
 };
 
 export function quincesPicture(stage: Stage): Picture {

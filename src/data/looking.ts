@@ -16,11 +16,14 @@ export const LOOKING_ROWS = {
   leastSidePx: lowRow(40, 'px', 'a shorter side holds no picture: ' + JUDGEMENT),
   aspectTolerance: lowRow(0.03, 'share', 'corners against the stated support: ' + JUDGEMENT),
   // Corners.
-  tapSigmaPx: lowRow(25, 'px of a 4000 px photo', 'a bare finger: ' + JUDGEMENT),
   loupeSigmaPx: lowRow(1.5, 'px', 'under a loupe: ' + JUDGEMENT),
-  snapReachPx: lowRow(12, 'px', JUDGEMENT),
-  snapAgree: lowRow(0.6, 'share of the samples', 'fewer, and the corner stays: ' + JUDGEMENT),
+  tapScreenPx: lowRow(
+    350,
+    'CSS px',
+    'a photo on a phone is so wide: a finger is good to one of them',
+  ),
   // Cards.
+  patchWeightY: lowRow(0.02, 'Y', 'weights of the patches are 1 / (Y + this): ' + JUDGEMENT),
   clippedCode: lowRow(250, 'code', 'a patch whose mean is above says only "beyond"'),
   mostClipped: lowRow(0.02, 'share of the support', JUDGEMENT),
   strayLight: lowRow(0.06, 'Y of a black patch', JUDGEMENT),
@@ -37,6 +40,12 @@ export const LOOKING_ROWS = {
   sigmaGlossLight: lowRow(0.5, 'L*', JUDGEMENT),
   glossDarkL: lowRow(25, 'L*', JUDGEMENT),
   sigmaAreaLeast: lowRow(0.1, 'L*', JUDGEMENT),
+  noisePerCm: lowRow(1, 'L* of one cm2', 'texture and noise of a photo: ' + JUDGEMENT),
+  relationPart: lowRow(
+    0.5,
+    'of curve and light',
+    'what is not common to all passages: ' + JUDGEMENT,
+  ),
   chromaSlack: lowRow(0.03, 'L* per unit of chroma', 'an S-curve of 5 L* on a C* of 60'),
   sure: from(1.645, 'sigma', 'normal distribution, 95 %, one-sided', 'high'),
   designSigmaL: lowRow(2, 'L*', 'a design is painted to this: ' + JUDGEMENT),
@@ -48,6 +57,8 @@ export const LOOKING_ROWS = {
   mixedL: lowRow(5, 'L*', 'squint value against median: two tones in one passage: ' + JUDGEMENT),
   speckL: lowRow(10, 'L*', 'above the median of its neighbourhood: ' + JUDGEMENT),
   speckSpreads: lowRow(5, 'interquartile ranges', JUDGEMENT),
+  speckBlockMm: lowRow(12, 'mm', 'the neighbourhood of a speck: ' + JUDGEMENT),
+  ownerLeast: lowRow(0.02, 'share', 'who holds less of the lightest is not named: ' + JUDGEMENT),
   speckMost: lowRow(0.4, 'share', 'more is no speck: ' + JUDGEMENT),
   glareTold: lowRow(0.05, 'share', JUDGEMENT),
   hkTold: lowRow(6, 'L*', 'colour that fools about value: ' + JUDGEMENT),
@@ -72,7 +83,13 @@ export const LOOKING_ROWS = {
   bandL: lowRow(2, 'L*', JUDGEMENT),
   // Masses.
   leastMassShare: lowRow(0.001, 'share of the area', JUDGEMENT),
-  pupilMm: from(4, 'mm', 'indoors; from memory', 'medium'),
+  discSigma: lowRow(4, 'sigmas', 'a disc of an eye out of focus, as a Gaussian'),
+  whitePaintL: from(
+    96,
+    'L*',
+    'dry titanium white in oil by the optics of this program, held against it in tell.test',
+    'medium',
+  ),
   // Edges.
   edgeReachMm: lowRow(25, 'mm', JUDGEMENT),
   edgeReachShare: lowRow(0.45, 'of the narrower passage', JUDGEMENT),
@@ -107,6 +124,7 @@ export const LOOKING_ROWS = {
   plumbMm: lowRow(2, 'mm', 'nearer in the design: meant to hang true: ' + JUDGEMENT),
   // Over time.
   changeL: lowRow(2.5, 'L*', JUDGEMENT),
+  changeShare: lowRow(0.005, 'share of the picture', 'less is not told: ' + JUDGEMENT),
   changeDe: lowRow(4, 'dE*ab', JUDGEMENT),
   changeBlurMm: lowRow(3, 'mm', JUDGEMENT),
   registerMm: lowRow(0.5, 'mm', 'how well two photos lie on each other: ' + JUDGEMENT),

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Change } from '@/core/looking/change';
 import type { Looked } from '@/core/looking/look';
+import { changeSchema, lookedSchema, lookedShape } from '@/core/looking/looked-schema';
 import type { PassageValue } from '@/core/looking/values';
 import { lookingSchema, pictureSchema } from '@/core/looking/schema';
 import { MASS_WAYS } from '@/core/looking/masses';
@@ -28,6 +29,8 @@ export interface LookReply {
   /** Of the design, by passage. */
   design: PassageValue[];
   change: Change | null;
+  /** How far the photo before can be believed. */
+  beforeLevel: Looked['trust']['level'] | null;
 }
 
 /** What is drawn of a picture on its support. */
@@ -64,10 +67,13 @@ export const mapReplySchema = z.object({
   shares: z.array(z.number()),
 });
 
-export const lookReplySchema = z.object({
-  looked: z.custom<Looked>(
-    (v) => typeof v === 'object' && v !== null && 'trust' in v && 'values' in v,
-  ),
-  design: z.custom<PassageValue[]>((v) => Array.isArray(v)),
-  change: z.custom<Change | null>((v) => typeof v === 'object'),
+const trustLevel = lookedShape.trust.shape.level;
+const passageValueSchema: z.ZodType<PassageValue> = lookedShape.values.element.omit({
+  sigmaL: true,
+});
+export const lookReplySchema: z.ZodType<LookReply> = z.object({
+  looked: lookedSchema,
+  design: z.array(passageValueSchema),
+  change: changeSchema.nullable(),
+  beforeLevel: trustLevel.nullable(),
 });

@@ -1,13 +1,13 @@
 import { LOOKING } from '@/data/looking';
 import { blurred } from '@/core/looking/blur';
-import { seenFrom } from '@/core/looking/distance';
-import { lOfY } from '@/core/looking/light';
+import { viewFrom } from '@/core/looking/distance';
 import { changed, look, prepare, type PassageAsked, type Prepared } from '@/core/looking/look';
 import { histogramOf, massesOf, thresholdsOf } from '@/core/looking/masses';
 import { labelsOf } from '@/core/looking/passages';
 import type { Photo, Point, Raster } from '@/core/looking/photo';
 import type { Picture } from '@/core/looking/schema';
 import { passageValues } from '@/core/looking/values';
+import { lightnessOf, WARM } from '@/core/optics/colour';
 import { linearOf } from '@/core/optics/screen';
 import { fromLinear } from '@/core/optics/srgb';
 import {
@@ -39,19 +39,33 @@ const WHOLE: [number, number][] = [
 /** Where the corners of a picture are, px: those that were set, or the whole, for a file of the design itself. */
 const cornersOf = (p: Picture): Point[] => (p.corners ?? WHOLE).map((c) => px(c, p));
 
+/** How sure a place is that a finger has set, px of the photo. */
+const tapSigma = ({ width }: Picture): number =>
+  Math.max(LOOKING.loupeSigmaPx, width / LOOKING.tapScreenPx);
+
 /** The jobs of the worker that looks at pictures. */
 export function looker(decode: Decode) {
-  const ready = new Map<string, Prepared>();
-  async function prepared(
+  /** Promises, so that two that ask for one photo at once wait for one decoding. */
+  const ready = new Map<string, Promise<Prepared>>();
+  function prepared(shot: LookRequest['work'], support: LookRequest['support']): Promise<Prepared> {
+    const { id, corners, patches } = shot.picture;
+    const key = JSON.stringify([id, corners, patches, support.widthMm, support.heightMm]);
+    const known = ready.get(key);
+    if (known) return known;
+    const made = prepareShot(shot, support);
+    ready.set(key, made);
+    // What could not be made is tried anew when it is asked for again.
+    made.catch(() => ready.delete(key));
+    while (ready.size > READY) ready.delete(ready.keys().next().value!);
+    return made;
+  }
+  async function prepareShot(
     { picture, jpeg }: LookRequest['work'],
     support: LookRequest['support'],
   ): Promise<Prepared> {
-    const key = JSON.stringify([picture.id, picture.corners, picture.patches, support]);
-    const known = ready.get(key);
-    if (known) return known;
     const photo = await decode(jpeg);
     const scaled = { ...picture, width: photo.width, height: photo.height };
-    const made = prepare(
+    return prepare(
       {
         photo,
         corners: cornersOf(scaled),
@@ -62,9 +76,6 @@ export function looker(decode: Decode) {
       },
       support,
     );
-    ready.set(key, made);
-    while (ready.size > READY) ready.delete(ready.keys().next().value!);
-    return made;
   }
 
   const passagesOf = ({ looking, passageIds }: LookRequest): PassageAsked[] =>
@@ -104,9 +115,19 @@ export function looker(decode: Decode) {
             edges: request.edges,
             attention: request.edges,
             distancesM: request.distancesM,
+            cornerSigmaPx: tapSigma(work.picture),
             keyPoints: work.picture.marks.flatMap((m) => {
               const point = looking.points.find((p) => p.id === m.id);
-              return point ? [{ id: m.id, design: point.at, photo: px(m.at, work.picture) }] : [];
+              return point
+                ? [
+                    {
+                      id: m.id,
+                      design: point.at,
+                      photo: px(m.at, work.picture),
+                      sigmaPx: tapSigma(work.picture),
+                    },
+                  ]
+                : [];
             }),
           },
           { corners },
@@ -115,10 +136,13 @@ export function looker(decode: Decode) {
             return false;
           },
         )!;
-        const change = request.before
-          ? changed(await prepared(request.before, support), now, own)
-          : null;
-        return { looked, design: meant, change };
+        const before = request.before && (await prepared(request.before, support));
+        return {
+          looked,
+          design: meant,
+          change: before && changed(before, now, own),
+          beforeLevel: before && before.trust.level,
+        };
       }),
 
     map: (raw: unknown): Promise<Reply> =>
@@ -161,7 +185,7 @@ function shrunk(raster: Raster, mostPx: number): Raster {
     height,
     pxPerMm: raster.pxPerMm / by,
     Y,
-    L: Y.map(lOfY),
+    L: Y.map(lightnessOf),
     a: mean(raster.a),
     b: mean(raster.b),
   };
@@ -170,13 +194,9 @@ function shrunk(raster: Raster, mostPx: number): Raster {
 function mapOf(whole: Raster, asked: MapRequest): MapReply {
   const raster = shrunk(whole, asked.mostPx);
   const { width, height, pxPerMm } = raster;
-  const seen =
-    asked.distanceM === null
-      ? raster.Y
-      : // From afar in colour too the light alone is thinned out; hue follows it.
-        seenFrom(raster, asked.distanceM);
+  const seen = asked.distanceM === null ? raster.Y : viewFrom(raster, asked.distanceM);
   const Y = asked.squintMm > 0 ? blurred(seen, width, height, asked.squintMm * pxPerMm) : seen;
-  const L = Y === raster.Y ? raster.L : Y.map(lOfY);
+  const L = Y === raster.Y ? raster.L : Y.map(lightnessOf);
   const rgba = new Uint8ClampedArray(width * height * 4);
   const put = (i: number, r: number, g: number, b: number): void => {
     rgba[4 * i] = r;
@@ -195,14 +215,13 @@ function mapOf(whole: Raster, asked: MapRequest): MapReply {
     return { width, height, rgba, thresholds, shares };
   }
   if (asked.view === 'warmth') {
-    const [ca, sa] = [Math.cos((50 * Math.PI) / 180), Math.sin((50 * Math.PI) / 180)];
     const sigma = Math.max(1, asked.squintMm * pxPerMm);
     const soft = (p: Float32Array) => blurred(p, width, height, sigma);
     const [a, b] = [soft(raster.a), soft(raster.b)];
     let mean = 0;
     const warm = new Float32Array(a.length);
     for (let i = 0; i < a.length; i++) {
-      warm[i] = a[i]! * ca + b[i]! * sa;
+      warm[i] = a[i]! * WARM[0] + b[i]! * WARM[1];
       mean += warm[i]! / a.length;
     }
     for (let i = 0; i < a.length; i++) {

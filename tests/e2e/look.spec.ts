@@ -2,6 +2,7 @@ import exifr from 'exifr';
 import sharp from 'sharp';
 import { demoPhoto, QUINCES_OUTLINES, QUINCES_SUPPORT } from '../../demo/pictures';
 import { demoStudio } from '../../demo/studio';
+import { luminanceOf, valueOfY } from '../../src/core/optics/colour';
 import type { Painting } from '../../src/core/painting/schema';
 import { NOW_MS, openWith } from './imported';
 import { expect, stored, test } from './studio';
@@ -13,6 +14,11 @@ const bare = still as Painting;
 const LOOK = `/paintings/${bare.id}/look`;
 const idOf = (name: string) => bare.passages.find((p) => p.name === name)!.id;
 const noPictures = { ...bare, looking: { ...kept!, pictures: [] } };
+
+/** The steps of the strip on those photos, as a painter types them. */
+const STRIP = [92, 78, 64, 50, 36, 22]
+  .map((L) => valueOfY(100 * luminanceOf(L)).toFixed(2))
+  .join(' ');
 
 /** A photo of the picture as a phone gives it: with the place where it was taken. */
 async function photoFile(id: string): Promise<Buffer> {
@@ -83,6 +89,9 @@ test('a photo comes in, its corners are set, values are told, and a coat that me
   await expect(page.getByText(/^Order of values only/)).toBeVisible();
   await expect(page.getByText(/about \d|half a value|too light/)).toHaveCount(0);
   await page.getByRole('button', { name: 'Grey steps' }).click();
+  await page.getByLabel(/^Values of its steps/).fill('5 7');
+  await expect(page.getByText(/^Write them as 9 7.5/)).toBeVisible();
+  await page.getByLabel(/^Values of its steps/).fill(STRIP);
   const strip = page.getByRole('application', { name: /grey steps/ });
   await strip.scrollIntoViewIfNeeded();
   const at = (await strip.boundingBox())!;
@@ -104,6 +113,8 @@ test('a photo comes in, its corners are set, values are told, and a coat that me
   await expect(page.getByRole('heading', { name: 'The relations hold.' }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'Look for a coat that mends slate' }).click();
+  // When it may be laid is said by the words of Today.
+  await expect(page.getByText(/^Slate: .*(takes the|dry|till|probably)/)).toBeVisible();
   await page.getByRole('button', { name: 'Plan it', exact: true }).click();
   await expect
     .poll(async () => {
@@ -158,6 +169,14 @@ test('passages are outlined once, by keys too; a broken file is refused in words
       box.x + Math.min(0.998, Math.max(0.002, x / QUINCES_SUPPORT.widthMm)) * box.width,
       box.y + Math.max(0.003, y / QUINCES_SUPPORT.heightMm) * box.height,
     );
+  // Interrupted: what was tapped waits.
+  await expect
+    .poll(async () =>
+      JSON.stringify((await stored(page))[`draft:outline:${bare.id}:${idOf('wall')}`] ?? null),
+    )
+    .toContain('draft');
+  await page.reload();
+  await page.getByRole('radio', { name: 'wall' }).click();
   await page.getByRole('button', { name: 'Keep the outline of wall' }).click();
   await expect
     .poll(async () => (await pictureOf(page))?.outlines.map((o) => o.id))

@@ -16,6 +16,7 @@ const SCHEMA_FILES = [
   'film/recipe.ts',
   'film/limits.ts',
   'looking/schema.ts',
+  'looking/none.ts',
   'looking/edge-kinds.ts',
   'session/schema.ts',
   'session/vocabulary.ts',
@@ -32,7 +33,7 @@ const SCHEMA_FILES = [
   'id-schema.ts',
 ];
 /** Of the schema files, comments apart, when the edition of the seal was last counted up. */
-const ACCEPTED_BY = '77459d6eacde6116';
+const ACCEPTED_BY = '9b75e10f9951aa03';
 
 test('a schema that has changed counts the edition of the seal up', () => {
   const code = SCHEMA_FILES.map(
@@ -43,7 +44,7 @@ test('a schema that has changed counts the edition of the seal up', () => {
   ).join('\n');
   const digest = createHash('sha256').update(code).digest('hex').slice(0, 16);
   // If this fails: count SEAL_EDITION up and put the new pair here.
-  expect([SEAL_EDITION, digest]).toEqual([8, ACCEPTED_BY]);
+  expect([SEAL_EDITION, digest]).toEqual([9, ACCEPTED_BY]);
 });
 
 test('every file that says what a document may be is among them', () => {

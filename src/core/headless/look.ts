@@ -1,18 +1,18 @@
 import { z } from 'zod';
 import { CoreError } from '../errors';
 import { labSchema } from '../cabinet/swatch-schema';
-import { EDGE_KINDS } from '../looking/edge-kinds';
+import { changeSchema, lookedShape } from '../looking/looked-schema';
 import { changed, look, prepare, type Flat, type Shot } from '../looking/look';
 import { histogramOf, MASS_WAYS, massesOf, thresholdsOf } from '../looking/masses';
 import { blurred } from '../looking/blur';
-import { lOfY, type Patch } from '../looking/light';
+import { lightnessOf } from '../optics/colour';
+import type { Patch } from '../looking/light';
 import type { Photo, Point } from '../looking/photo';
 import type { Around } from './verbs';
 import type { DefineVerb } from './define';
 
 const figure = z.number();
 const point = z.tuple([figure, figure]);
-const where = point.readonly();
 const quad = z.array(point).length(4, { error: 'Needs four corners.' });
 const photoSchema = z.object({
   path: z.string().min(1).describe('a JPEG or PNG file; it is turned upright'),
@@ -35,8 +35,6 @@ const flat = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('turned'), photo: photoSchema, corners: quad }),
   z.object({ kind: z.literal('board'), photo: photoSchema }),
 ]);
-const share = z.object({ id: z.string(), share: figure });
-const pair = z.object({ lighter: z.string(), darker: z.string() });
 
 const lookInput = shot.extend({
   support: z.object({ widthMm: figure.positive(), heightMm: figure.positive() }),
@@ -74,128 +72,8 @@ const lookInput = shot.extend({
 });
 
 const lookOutput = z.object({
-  trust: z.object({
-    level: z.enum(['order', 'relative', 'steps']),
-    sigmaL: figure,
-    sigmaCurve: figure,
-    sigmaLight: figure,
-    why: z.array(z.string()),
-  }),
-  geometry: z.object({ pxPerMm: figure, sigmaMm: figure, doubt: z.string().nullable() }),
-  values: z.array(
-    z.object({
-      id: z.string(),
-      areaCm2: figure,
-      L: figure,
-      medianL: figure,
-      spread: figure,
-      a: figure,
-      b: figure,
-      chroma: figure,
-      warm: figure,
-      glareShare: figure,
-      mixed: z.boolean(),
-      fools: figure,
-      sigmaL: figure,
-    }),
-  ),
-  order: z
-    .object({
-      tau: figure.nullable(),
-      turned: z.array(pair.extend({ byL: figure, sigmaL: figure })),
-      tooClose: z.array(pair),
-      held: figure,
-    })
-    .nullable(),
-  key: z
-    .object({
-      slope: figure,
-      intercept: figure,
-      residuals: z.array(z.object({ id: z.string(), L: figure })),
-      mayBeExposure: z.boolean(),
-    })
-    .nullable(),
-  range: z.object({
-    p005: figure,
-    p995: figure,
-    lightest: z.array(share),
-    darkest: z.array(share),
-  }),
-  graded: z.array(
-    z.object({
-      id: z.string(),
-      monotone: figure,
-      reversalL: figure,
-      reversalAt: figure,
-      fromLineL: figure,
-      biggestStepL: figure,
-      banded: z.boolean(),
-      smooth: z.array(figure),
-    }),
-  ),
-  edges: z.array(
-    z.object({
-      a: z.string(),
-      b: z.string(),
-      lengthMm: figure,
-      widthMm: figure,
-      quartilesMm: point,
-      atMost: z.boolean(),
-      lostShare: figure,
-      kind: z.enum(EDGE_KINDS),
-      dL: figure,
-      dab: figure,
-    }),
-  ),
-  drift: z
-    .object({
-      scale: figure,
-      rotationDeg: figure,
-      offsetMm: where,
-      points: z.array(
-        z.object({
-          id: z.string(),
-          moved: where,
-          mm: figure,
-          stray: where,
-          strayMm: figure,
-          sigmaMm: figure,
-          tells: z.boolean(),
-          strays: z.boolean(),
-        }),
-      ),
-    })
-    .nullable(),
-  distance: z.array(
-    z.object({
-      m: figure,
-      passages: z.array(z.object({ id: z.string(), detailLeft: figure })),
-    }),
-  ),
-  attention: z.array(
-    z.object({
-      id: z.string(),
-      pull: figure,
-      value: figure,
-      colour: figure,
-      edge: z.string().nullable(),
-    }),
-  ),
-  change: z
-    .object({
-      passages: z.array(
-        z.object({
-          id: z.string(),
-          byL: figure,
-          byChroma: figure,
-          byWarm: figure,
-          changed: z.boolean(),
-        }),
-      ),
-      shareChanged: figure,
-      work: figure,
-    })
-    .nullable(),
+  ...lookedShape,
+  change: changeSchema.nullable(),
   masses: z
     .object({
       thresholds: z.array(figure),
@@ -262,7 +140,9 @@ export const lookVerb = (define: DefineVerb) =>
         const { raster } = prepared;
         const L =
           squintMm > 0
-            ? blurred(raster.Y, raster.width, raster.height, squintMm * raster.pxPerMm).map(lOfY)
+            ? blurred(raster.Y, raster.width, raster.height, squintMm * raster.pxPerMm).map(
+                lightnessOf,
+              )
             : raster.L;
         const made = massesOf(L, raster, thresholdsOf(histogramOf(L), k, way), leastMm2);
         if (png !== undefined)

@@ -1,3 +1,5 @@
+import { LOOKING } from '@/data/looking';
+
 /** Half the mirrored index beyond an edge. */
 const mirrored = (i: number, n: number): number => {
   let at = i;
@@ -77,6 +79,5 @@ export function blurred(
   return one;
 }
 
-/** Sigma on the support, mm, of an eye out of focus: a disc of so many dioptres through the pupil. */
-export const squintSigmaMm = (dioptres: number, distanceM: number, pupilMm: number): number =>
-  (dioptres * pupilMm * distanceM) / 4;
+/** Sigma, mm, of a squint that melts discs of so many mm. An eye out of focus by D dioptres makes discs of D * pupil * distance. */
+export const squintSigmaMm = (discMm: number): number => discMm / LOOKING.discSigma;

@@ -1,6 +1,6 @@
 import { LOOKING } from '@/data/looking';
 import { blurred } from './blur';
-import type { Labels } from './passages';
+import { innerPixels, type Labels } from './passages';
 import type { Raster } from './photo';
 
 /** An eye: 1, 1 is a young and careful one at threshold. */
@@ -69,7 +69,7 @@ const PEAK = Math.sqrt(Math.log(4) / (6 * Math.PI ** 2));
  * they add up to the picture as exactly, and need no transform of the whole. Large masses do not fade.
  * @returns linear light, row by row
  */
-export function seenFrom(
+export function viewFrom(
   { Y, width, height, pxPerMm }: Raster,
   distanceM: number,
   eye: Eye = ORDINARY,
@@ -104,7 +104,7 @@ export function seenFrom(
 }
 
 /** Spread of a plane over the pixels of a passage, a slope taken off. */
-function detail(plane: Float32Array, at: readonly number[], width: number): number {
+function detail(plane: Float32Array, at: Int32Array, width: number): number {
   const n = at.length;
   let [sz, sxx, syy, sxy, sxz, syz] = [0, 0, 0, 0, 0, 0];
   const [cx, cy] = [
@@ -141,10 +141,7 @@ export function detailLeft(
   seen: Float32Array,
 ): { id: string; detailLeft: number }[] {
   return labels.ids.flatMap((id, i) => {
-    const at: number[] = [];
-    for (let k = 0; k < labels.map.length; k++)
-      if (labels.map[k] === i + 1 && labels.inside[k]! >= LOOKING.erodeMm * raster.pxPerMm)
-        at.push(k);
+    const at = innerPixels(labels, i, raster);
     if (at.length < LOOKING.leastEroded) return [];
     const before = detail(raster.Y, at, raster.width);
     return [

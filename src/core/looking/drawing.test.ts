@@ -1,15 +1,5 @@
-import {
-  clipRay,
-  driftOf,
-  meetingPoint,
-  nextInDepth,
-  plumbOf,
-  proportion,
-  raysFrom,
-  robustSimilarity,
-  similarity,
-  ticksTo,
-} from './drawing';
+import { driftOf, plumbOf, proportion, robustSimilarity, similarity } from './drawing';
+import { clipRay, meetingPoint, nextInDepth, raysFrom, ticksTo } from './guides';
 import { project, seenFrom } from './homography';
 import type { Point } from './photo';
 

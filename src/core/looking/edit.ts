@@ -1,5 +1,6 @@
 import type { Painting } from '../painting/schema';
-import { NO_LOOKING } from './none';
+import { CoreError } from '../errors';
+import { MOST, NO_LOOKING } from './none';
 import type { Looking, Picture } from './schema';
 
 /** Changes of what a painting keeps of its pictures; each gives a painting, and leaves the one it was given alone. */
@@ -19,9 +20,25 @@ const changed = (painting: Painting, some: Partial<Looking>): Painting => ({
   looking: { ...lookingOf(painting), ...some },
 });
 
+/** @throws CoreError where a list is full: what is kept can be read again */
+function room<T extends { id: string }>(
+  list: readonly T[],
+  id: string,
+  most: number,
+  what: string,
+): void {
+  if (list.length >= most && !list.some((x) => x.id === id))
+    throw new CoreError(
+      'not-keepable',
+      what,
+      `There are ${most} ${what} already. Take one out first.`,
+    );
+}
+
 /** A picture added, or its entry changed. A new design takes the place of the one before, which stays a reference. */
 export function putPicture(painting: Painting, picture: Picture): Painting {
   const { pictures } = lookingOf(painting);
+  room(pictures, picture.id, MOST.pictures, 'pictures');
   const others =
     picture.kind === 'design'
       ? pictures.map((p) =>
@@ -43,7 +60,7 @@ export function putOutline(
 ): Painting {
   const { outlines } = lookingOf(painting);
   const before = outlines.find((o) => o.id === passageId);
-  const above = before?.above ?? Math.min(20, outlines.length);
+  const above = before?.above ?? Math.min(MOST.above, outlines.length);
   return changed(painting, { outlines: put(outlines, { id: passageId, rings, above }) });
 }
 
@@ -76,8 +93,11 @@ export const borderOf = (looking: Looking, a: string, b: string) =>
   looking.borders.find((x) => x.id === borderId(a, b))?.kind ?? null;
 
 /** A point of the drawing that is watched, mm on the support. */
-export const putPoint = (painting: Painting, point: Looking['points'][number]): Painting =>
-  changed(painting, { points: put(lookingOf(painting).points, point) });
+export function putPoint(painting: Painting, point: Looking['points'][number]): Painting {
+  const { points } = lookingOf(painting);
+  room(points, point.id, MOST.points, 'points');
+  return changed(painting, { points: put(points, point) });
+}
 
 /** A point taken out, with its marks on all pictures. */
 export function withoutPoint(painting: Painting, id: string): Painting {

@@ -1,5 +1,5 @@
 import { LOOKING } from '@/data/looking';
-import type { Labels } from './passages';
+import { innerPixels, type Labels } from './passages';
 import type { Point, Raster } from './photo';
 import { quantile } from './values';
 
@@ -13,10 +13,8 @@ export function profileOf(
   index: number,
   along: readonly [Point, Point] | null = null,
 ): number[] {
-  const { width, pxPerMm, L } = raster;
-  const at: number[] = [];
-  for (let i = 0; i < labels.map.length; i++)
-    if (labels.map[i] === index + 1 && labels.inside[i]! >= LOOKING.erodeMm * pxPerMm) at.push(i);
+  const { width, L } = raster;
+  const at = innerPixels(labels, index, raster);
   if (at.length < LOOKING.leastEroded) return [];
   let dx: number;
   let dy: number;

@@ -1,26 +1,17 @@
 import { LOOKING } from '@/data/looking';
-import type { Lab } from '../optics/colour';
+import { lightnessOf, type Lab } from '../optics/colour';
 import { fromLinear } from '../optics/srgb';
 import { changeOf, type Change } from './change';
-import { detailLeft, ORDINARY, seenFrom as viewFrom, type Eye } from './distance';
+import { detailLeft, ORDINARY, viewFrom, type Eye } from './distance';
 import { driftOf, type Drift, type KeyPoint } from './drawing';
-import { edgeOf, leastBlurMm, pullsOf, type EdgeFound, type Pull } from './edges';
+import { edgeOf, leastBlurMm, type EdgeFound } from './edges';
+import { pullsOf, type Pull } from './pull';
 import { profileOf } from './graded';
 import { aspectProblem, placeSigma, seenFrom, type Homography } from './homography';
-import {
-  fieldOfBoard,
-  fieldOfBorder,
-  fieldOfTurned,
-  lightAt,
-  lOfY,
-  placeOf,
-  readPatch,
-  undoPhoto,
-  type Curve,
-  type Patch,
-} from './light';
+import { fieldOfBoard, fieldOfBorder, fieldOfTurned, lightAt, type Field } from './field';
+import { placeOf, readPatch, undoPhoto, type Patch } from './light';
 import { labelsOf, neighboursOf, type Labels, type Neighbours, type Outlined } from './passages';
-import type { Photo, Point, Raster, Support } from './photo';
+import type { Curve, Photo, Point, Raster, Support } from './photo';
 import { rectify } from './rectify';
 import {
   gradedOf,
@@ -61,7 +52,7 @@ export interface Prepared {
 export function prepare({ photo, corners, patches = [], flat }: Shot, support: Support): Prepared {
   const h = seenFrom(corners, support);
   const read = patches.flatMap((p) => readPatch(photo, p) ?? []);
-  const light = ((): ((curve: Curve) => ReturnType<typeof fieldOfBoard>) | null => {
+  const light = ((): ((curve: Curve) => Field) | null => {
     if (!flat) return null;
     if (flat.kind === 'border')
       return (curve) => fieldOfBorder(photo, h, support, flat.widthMm, curve);
@@ -75,7 +66,7 @@ export function prepare({ photo, corners, patches = [], flat }: Shot, support: S
   const seen = read.map((p) => {
     const [u, v] = placeOf(h, support, p.at);
     const code = Math.round(255 * fromLinear(Math.min(1, p.linear[1])));
-    return lOfY(curve[1][code]! / lightAt(field, u, v));
+    return lightnessOf(curve[1][code]! / lightAt(field, u, v));
   });
   return {
     raster,
@@ -126,13 +117,11 @@ export interface Looked {
 /** Told how far along a look is, share; what answers true stops it. */
 export type OnProgress = (share: number) => boolean | void;
 
-const cmNoise = 1;
-
 /** Values of the passages with their errors. */
 export function valuesOf(raster: Raster, labels: Labels, trust: Trust): ValueFound[] {
   return passageValues(raster, labels).map((v) => ({
     ...v,
-    sigmaL: valueSigma(trust, v.L, v.areaCm2, cmNoise),
+    sigmaL: valueSigma(trust, v.L, v.areaCm2),
   }));
 }
 
@@ -234,7 +223,7 @@ export function look(
 export function changed(before: Prepared, after: Prepared, passages: readonly Outlined[]): Change {
   const valuesBefore = valuesOf(before.raster, labelsOf(before.raster, passages), before.trust);
   const valuesAfter = valuesOf(after.raster, labelsOf(after.raster, passages), after.trust);
-  const sigma = (trust: Trust) => (v: PassageValue) => valueSigma(trust, v.L, v.areaCm2, cmNoise);
+  const sigma = (trust: Trust) => (v: PassageValue) => valueSigma(trust, v.L, v.areaCm2);
   return changeOf(before.raster, after.raster, valuesBefore, valuesAfter, {
     before: sigma(before.trust),
     after: sigma(after.trust),

@@ -8,3 +8,13 @@ export const NO_LOOKING: Looking = {
   borders: [],
   points: [],
 };
+
+/** How much a painting keeps of each. Schema, edits and screens go by these, so that what is kept can be read again. */
+export const MOST = {
+  pictures: 300,
+  patches: 24,
+  points: 60,
+  rings: 12,
+  outlines: 40,
+  above: 20,
+} as const;

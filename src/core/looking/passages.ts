@@ -1,3 +1,4 @@
+import { LOOKING } from '@/data/looking';
 import type { Point, Raster } from './photo';
 
 /** A passage outlined on the support. */
@@ -13,6 +14,8 @@ export interface Outlined {
 export interface Labels {
   ids: readonly string[];
   map: Uint8Array;
+  /** Of each passage its pixels, row by row. */
+  pixels: readonly Int32Array[];
   /** How far each pixel is from the border of its passage, px; a chamfer distance, within 8 %. */
   inside: Float32Array;
 }
@@ -92,6 +95,25 @@ function insideOf(map: Uint8Array, width: number, height: number): Float32Array 
   return d;
 }
 
+function pixelsOf(map: Uint8Array, passages: number): Int32Array[] {
+  const counts = new Int32Array(passages + 1);
+  for (const label of map) counts[label]! += 1;
+  const out = Array.from({ length: passages }, (_, i) => new Int32Array(counts[i + 1]!));
+  const filled = new Int32Array(passages + 1);
+  for (let at = 0; at < map.length; at++) {
+    const label = map[at]!;
+    if (label > 0) out[label - 1]![filled[label]!++] = at;
+  }
+  return out;
+}
+
+/** Pixels of a passage that lie away from its border; fewer than are worth anything where it is small. */
+export const innerPixels = (
+  { pixels, inside }: Labels,
+  index: number,
+  { pxPerMm }: Pick<Raster, 'pxPerMm'>,
+): Int32Array => pixels[index]!.filter((at) => inside[at]! >= LOOKING.erodeMm * pxPerMm);
+
 /** Which passage every pixel belongs to; later and higher ones lie over the others. */
 export function labelsOf(
   { width, height, pxPerMm }: Pick<Raster, 'width' | 'height' | 'pxPerMm'>,
@@ -102,7 +124,12 @@ export function labelsOf(
     .map((o, i) => ({ o, label: i + 1 }))
     .sort((p, q) => (p.o.above ?? 0) - (q.o.above ?? 0));
   for (const { o, label } of order) fill(map, width, height, o.rings, pxPerMm, label);
-  return { ids: outlined.map((o) => o.id), map, inside: insideOf(map, width, height) };
+  return {
+    ids: outlined.map((o) => o.id),
+    map,
+    pixels: pixelsOf(map, outlined.length),
+    inside: insideOf(map, width, height),
+  };
 }
 
 export interface Neighbours {

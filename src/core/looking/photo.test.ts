@@ -17,11 +17,14 @@ import {
   detailLeft,
   nearestHonestM,
   ORDINARY,
-  seenFrom as viewFrom,
+  viewFrom,
   smallestSeenMm,
 } from './distance';
-import { edgeOf, kindOf, leastBlurMm, pullsOf, stepWidth, classLimits } from './edges';
-import { lOfY, monotone, yOfL, type Patch } from './light';
+import { edgeOf, kindOf, leastBlurMm, classLimits } from './edges';
+import { pullsOf } from './pull';
+import { stepWidth } from './step';
+import { lightnessOf, luminanceOf } from '../optics/colour';
+import { monotone, type Patch } from './light';
 import { look, prepare, changed, type PassageAsked } from './look';
 import { labelsOf } from './passages';
 import type { Point, Raster } from './photo';
@@ -145,7 +148,7 @@ describe('from the photo to Lab', () => {
   test('sRGB codes and Munsell’s L*: IEC 61966-2-1 and CIE 15', () => {
     const code = (v: number) => {
       const c = v / 255;
-      return lOfY(c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4);
+      return lightnessOf(c <= 0.04045 ? c / 12.92 : ((c + 0.055) / 1.055) ** 2.4);
     };
     expect([1, 64, 118, 128, 200].map((c) => code(c).toFixed(3))).toEqual([
       '0.274',
@@ -154,11 +157,11 @@ describe('from the photo to Lab', () => {
       '53.585',
       '80.604',
     ]);
-    expect(lOfY(0.18)).toBeCloseTo(49.496, 3);
-    for (const L of [3, 8, 20, 50, 95]) expect(lOfY(yOfL(L))).toBeCloseTo(L, 9);
+    expect(lightnessOf(0.18)).toBeCloseTo(49.496, 3);
+    for (const L of [3, 8, 20, 50, 95]) expect(lightnessOf(luminanceOf(L))).toBeCloseTo(L, 9);
     // Half black and half white weigh 76, not 53: light is averaged, not codes.
-    expect(lOfY(0.5)).toBeCloseTo(76.07, 2);
-    expect(lOfY(0.3 * yOfL(20) + 0.7 * yOfL(60))).toBeCloseTo(52.49, 2);
+    expect(lightnessOf(0.5)).toBeCloseTo(76.07, 2);
+    expect(lightnessOf(0.3 * luminanceOf(20) + 0.7 * luminanceOf(60))).toBeCloseTo(52.49, 2);
     expect(helmholtzKohlrausch(50, 60, 30)).toBeCloseTo(10.73, 1);
   });
 });
@@ -221,6 +224,19 @@ describe('light and exposure', () => {
     const told = errors(lamp, [same[0]!, same[7]!]);
     expect(told.found.trust.level).toBe('order');
     expect(told.found.trust.why.join()).toMatch(/uneven/);
+  });
+
+  test('the same strip on two sides in even light: steps are told, within their error', () => {
+    const upper: Patch[] = CARD.map(({ quad, L }) => ({
+      L,
+      quad: quad.map(([x, y]): Point => [x, y - 400]),
+    }));
+    const both = (x: number, y: number) => beside(x, y) ?? beside(x, y + 400);
+    const { found } = errors({ ...bent, beside: both }, [...CARD, ...upper]);
+    expect(found.trust.level).toBe('steps');
+    found.values.forEach((v, i) =>
+      expect(Math.abs(v.L - FIELDS[i]![0])).toBeLessThan(1.645 * v.sigmaL),
+    );
   });
 
   test('the curve through grey steps is monotone and meets them', () => {
@@ -407,7 +423,7 @@ describe('from a distance', () => {
     expect(boxesOf(10)).toEqual([19, 19, 21]);
     expect(boxesOf(3)).toEqual([5, 5, 7]);
     expect(boxesOf(25)).toEqual([49, 49, 51]);
-    expect(squintSigmaMm(1, 3, 4)).toBeCloseTo(3, 9);
+    expect(squintSigmaMm(1 * 4 * 3)).toBeCloseTo(3, 9);
     const flat = blurred(new Float32Array(50 * 40).fill(0.4), 50, 40, 12);
     for (const v of flat) expect(v).toBeCloseTo(0.4, 5);
   });

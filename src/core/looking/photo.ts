@@ -1,6 +1,6 @@
 import { LOOKING } from '@/data/looking';
 import { CoreError } from '../errors';
-import { toLinear } from '../optics/srgb';
+import { CODE_TO_LINEAR } from '../optics/srgb';
 
 /** A place on a photo, px of the upright picture, or on the support, mm from its upper left corner. */
 export type Point = readonly [x: number, y: number];
@@ -34,10 +34,9 @@ export interface Raster extends Support {
   clipped: number;
 }
 
-/** Of an 8-bit code the linear light, 0 to 1; both colour spaces have the curve of IEC 61966-2-1. */
-export const CODE_TO_LINEAR: Float64Array = Float64Array.from({ length: 256 }, (_, i) =>
-  toLinear(i / 255),
-);
+/** Of each channel and code the linear light. */
+export type Curve = readonly [Float64Array, Float64Array, Float64Array];
+export const STATED_CURVE: Curve = [CODE_TO_LINEAR, CODE_TO_LINEAR, CODE_TO_LINEAR];
 
 /** How fine the raster is: all the photo holds, and at most what is worth keeping. */
 export const rasterScale = ({ widthMm, heightMm }: Support, photoPxPerMm: number): number =>

@@ -1,6 +1,6 @@
 import { FROM_P3, FROM_SRGB, SCREEN_WHITE } from '../optics/screen';
 import { seenFrom } from './homography';
-import { EVEN, lightAt, STATED_CURVE, type Curve, type Field } from './light';
+import { EVEN, lightAt, type Field } from './field';
 import {
   needsSupport,
   rasterScale,
@@ -8,6 +8,8 @@ import {
   type Point,
   type Raster,
   type Support,
+  STATED_CURVE,
+  type Curve,
 } from './photo';
 
 /** f of CIE Lab, from a table: no cube root for each of millions of pixels. Its error is below 0.01 L* above L* 1. */

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from '../id-schema';
 import { EDGE_KINDS } from './edge-kinds';
+import { MOST } from './none';
 
 /** What a painting keeps of its pictures: the pictures themselves are kept apart, under their ids. */
 
@@ -27,22 +28,26 @@ export const pictureSchema = z.object({
   /** Patches of known lightness beside the picture. */
   patches: z
     .array(z.object({ id, quad: z.array(place).length(4), L: z.number().min(0).max(100) }))
-    .max(24),
+    .max(MOST.patches),
   /** Where the watched points of the drawing are on it. */
-  marks: z.array(z.object({ id, at: place })).max(60),
+  marks: z.array(z.object({ id, at: place })).max(MOST.points),
 });
 export type Picture = z.infer<typeof pictureSchema>;
 
 const ring = z.array(z.tuple([mm, mm])).min(3, { error: 'An outline has at least three places.' });
 
 export const lookingSchema = z.object({
-  pictures: z.array(pictureSchema).max(300),
+  pictures: z.array(pictureSchema).max(MOST.pictures),
   /** Of passages, under their ids; mm on the support, so that they lie right on every picture. */
   outlines: z
     .array(
-      z.object({ id, rings: z.array(ring).min(1).max(12), above: z.number().int().min(0).max(20) }),
+      z.object({
+        id,
+        rings: z.array(ring).min(1).max(MOST.rings),
+        above: z.number().int().min(0).max(MOST.above),
+      }),
     )
-    .max(40),
+    .max(MOST.outlines),
   /** What is meant to differ from the design, and how much each passage should draw the eye. */
   intents: z
     .array(
@@ -61,6 +66,6 @@ export const lookingSchema = z.object({
   /** Points of the drawing that are watched, mm on the support. */
   points: z
     .array(z.object({ id, name: z.string().trim().min(1).max(60), at: z.tuple([mm, mm]) }))
-    .max(60),
+    .max(MOST.points),
 });
 export type Looking = z.infer<typeof lookingSchema>;

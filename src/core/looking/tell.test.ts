@@ -19,7 +19,12 @@ import type { Looked } from './look';
 import type { Pair } from './relations';
 import { keyOf, orderOf } from './relations';
 import type { Picture } from './schema';
-import { tellDrift, tellEdges, tellRange, tellValues, valuesWords } from './tell';
+import { tellChange, tellDrift, tellEdges, tellRange, tellValues, valuesWords } from './tell';
+import { LOOKING } from '@/data/looking';
+import { VERBS } from '../headless/verbs';
+import { paintingSchema } from '../painting/schema';
+import { tube } from '../tests/recipes';
+import { MOST } from './none';
 
 const names = new Map([
   ['w', 'wall'],
@@ -163,6 +168,51 @@ describe('what a look says', () => {
   });
 });
 
+test('the light end of paint is what the optics of this program give for dry titanium white', () => {
+  const white = VERBS.colour!.run({
+    ground: { grey: 0.8 },
+    films: [
+      { recipe: { mix: [tube('titanium-white')], medium: [], mediumShare: 0, thicknessUm: 120 } },
+    ],
+  }) as { colour: { lab: number[] } };
+  expect(Math.abs(white.colour.lab[0]! - LOOKING.whitePaintL)).toBeLessThan(0.5);
+});
+
+describe('what a session changed', () => {
+  const change = (shareChanged: number) => ({
+    shareChanged,
+    work: 10,
+    passages: [
+      { id: 's', byL: -13, byChroma: 0, byWarm: 0, changed: true },
+      { id: 'w', byL: 1, byChroma: 0, byWarm: 0, changed: false },
+    ],
+  });
+
+  test('is told as finely as the coarser of both photos', () => {
+    expect(tellChange(change(0.2), ['steps', 'steps'], names)).toEqual({
+      verdict: '20 % of the picture changed.',
+      lines: ['Slate: 1.3 values darker.'],
+    });
+    expect(tellChange(change(0.2), ['relative', 'steps'], names).lines).toEqual([
+      'Slate: about 1½ values darker.',
+    ]);
+    expect(tellChange(change(0.001), ['steps', 'steps'], names).verdict).toMatch(
+      /^Nothing changed/,
+    );
+  });
+
+  test('without grey steps on either it may be the exposure: nothing is told', () => {
+    for (const levels of [
+      ['order', 'steps'],
+      ['steps', 'order'],
+    ] as const) {
+      const told = tellChange(change(0.6), levels, names);
+      expect([told.verdict, ...told.lines].join(' ')).not.toMatch(/\d/);
+      expect(told.lines[0]).toMatch(/Both need grey steps/);
+    }
+  });
+});
+
 describe('what a painting keeps of its pictures', () => {
   const picture = (id: string, kind: Picture['kind']): Picture => ({
     id,
@@ -208,6 +258,29 @@ describe('what a painting keeps of its pictures', () => {
       points: [],
       pictures: [{ marks: [] }],
     });
+  });
+
+  test('what is kept can be read again: full lists are refused in words', () => {
+    const full = Array.from({ length: MOST.pictures }, (_, i) =>
+      picture(`p${i}`, 'progress'),
+    ).reduce((p, one) => putPicture(p, one), base);
+    expect(paintingSchema.safeParse(full).success).toBe(true);
+    expect(() => putPicture(full, picture('more', 'progress'))).toThrow(
+      /already\. Take one out first/,
+    );
+    // One that is there is changed all the same.
+    expect(
+      lookingOf(putPicture(full, { ...picture('p0', 'progress'), purpose: 'light' })).pictures,
+    ).toHaveLength(MOST.pictures);
+    const points = Array.from({ length: MOST.points }, (_, i) => ({
+      id: `x${i}`,
+      name: 'x',
+      at: [0, 0] as [number, number],
+    }));
+    const watched = points.reduce((p, one) => putPoint(p, one), base);
+    expect(() => putPoint(watched, { id: 'more', name: 'x', at: [0, 0] })).toThrow(
+      /60 points already/,
+    );
   });
 
   test('what two tabs did to its pictures comes together', () => {

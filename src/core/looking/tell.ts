@@ -1,9 +1,11 @@
 import { LOOKING } from '@/data/looking';
+import type { Change } from './change';
 import { borderOf } from './edit';
-import type { EdgeFound } from './edges';
-import { kindOf } from './edges';
+import { EDGE_KINDS } from './edge-kinds';
+import { kindOf, type EdgeFound } from './edges';
 import type { Looked } from './look';
 import { wantedL, type Pair } from './relations';
+import { relationSigma } from './trust';
 import type { Looking } from './schema';
 
 /** What a look says, in a painter's words: relations and differences with their error; never a mark for a picture. */
@@ -18,6 +20,8 @@ export interface PassageTold {
   words: string;
   /** Departs beyond the error: by so much L*; null where it holds or nothing can be told. */
   byL: number | null;
+  /** As much on the scale of the design: what "meant so" keeps. */
+  meantL: number | null;
   designL: number | null;
   workL: number;
   sigmaL: number;
@@ -65,13 +69,20 @@ export function tellValues(
       designL: pair?.designL ?? null,
       workL: v.L,
       sigmaL: v.sigmaL,
+      byL: null,
+      meantL: null,
     };
-    if (pair?.departure === 'free') return { ...base, words: 'left free', byL: null };
+    if (pair?.departure === 'free') return { ...base, words: 'left free' };
     if (!pair || r === undefined || level === 'order' || !keyed)
-      return { ...base, words: level === 'order' ? 'order only' : '', byL: null };
-    if (Math.abs(r) <= Math.max(LOOKING.relationL, 2 * relationSigma(looked, v.id)))
-      return { ...base, words: pair.departure ? 'as you meant it' : 'true', byL: null };
-    return { ...base, words: `${valuesWords(r, level)} too ${r > 0 ? 'light' : 'dark'}`, byL: r };
+      return { ...base, words: level === 'order' ? 'order only' : '' };
+    if (Math.abs(r) <= Math.max(LOOKING.relationL, 2 * relationSigma(looked.trust, v.L, v.areaCm2)))
+      return { ...base, words: pair.departure ? 'as you meant it' : 'true' };
+    return {
+      ...base,
+      words: `${valuesWords(r, level)} too ${r > 0 ? 'light' : 'dark'}`,
+      byL: r,
+      meantL: r / (looked.key?.slope ?? 1),
+    };
   });
   const off = passages
     .filter((p) => p.byL !== null)
@@ -123,14 +134,8 @@ export function tellValues(
   return { verdict, passages, lines };
 }
 
-/** Of a relation the error: the curve counts, what the whole has in common does not. */
-function relationSigma(looked: Looked, id: string): number {
-  const v = looked.values.find((x) => x.id === id)!;
-  const common = Math.hypot(looked.trust.sigmaCurve, looked.trust.sigmaLight);
-  return Math.max(0.5, Math.sqrt(Math.max(0, v.sigmaL ** 2 - common ** 2)) + common / 2);
-}
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+/** With a capital, as a sentence begins. */
+export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** How much of the range is spent at the light end; null where the photo tells no values. */
 export function tellRange(looked: Looked, names: ReadonlyMap<string, string>): string | null {
@@ -138,14 +143,11 @@ export function tellRange(looked: Looked, names: ReadonlyMap<string, string>): s
   if (looked.trust.level === 'order')
     return owners ? `The lightest lights are in ${owners}.` : null;
   // Titanium white in oil, dry: the light end of what paint can do.
-  const left = WHITE_PAINT_L - looked.range.p995;
+  const left = LOOKING.whitePaintL - looked.range.p995;
   return left < LOOKING.reserveL
     ? `The lights are spent: nothing is left above ${owners || 'the lightest passage'}.`
     : `Left for the last lights${owners ? `, above ${owners}` : ''}: ${valuesWords(left, looked.trust.level)}.`;
 }
-/** L* of dry titanium white in oil, by the optics of this program over a white ground; rounded. */
-const WHITE_PAINT_L = 96;
-
 /** Borders that are not as they are meant; beyond a quartile of their width. */
 export function tellEdges(
   edges: readonly EdgeFound[],
@@ -163,8 +165,7 @@ export function tellEdges(
     const within = [kindOf(edge.quartilesMm[0], viewM), kindOf(edge.quartilesMm[1], viewM)];
     const departs =
       meant !== null && meant !== edge.kind && !(edge.lostShare <= 0.5 && within.includes(meant));
-    const order = ['hard', 'firm', 'soft', 'lost'];
-    const harder = meant !== null && order.indexOf(edge.kind) < order.indexOf(meant);
+    const harder = meant !== null && EDGE_KINDS.indexOf(edge.kind) < EDGE_KINDS.indexOf(meant);
     return {
       edge,
       departs,
@@ -178,12 +179,12 @@ export function tellDrift(looked: Looked, names: ReadonlyMap<string, string>): s
   const { drift } = looked;
   if (!drift) return [];
   const lines: string[] = [];
-  const far = Math.hypot(...drift.offsetMm);
   const [dx, dy] = drift.offsetMm;
+  const far = Math.hypot(dx, dy);
   const sigma = looked.geometry.sigmaMm;
   if (drift.points.length >= 4 && far > 2 * sigma)
     lines.push(
-      `The whole drawing is ${Math.hypot(dx, dy).toFixed(0)} mm ${where(dx, dy)}${Math.abs(drift.scale - 1) > 0.005 ? ` and ${(Math.abs(drift.scale - 1) * 100).toFixed(1)} % ${drift.scale > 1 ? 'large' : 'small'}` : ''}.`,
+      `The whole drawing is ${far.toFixed(0)} mm ${where(dx, dy)}${Math.abs(drift.scale - 1) > 0.005 ? ` and ${(Math.abs(drift.scale - 1) * 100).toFixed(1)} % ${drift.scale > 1 ? 'large' : 'small'}` : ''}.`,
     );
   for (const p of drift.points) {
     const by = drift.points.length >= 4 ? p.stray : p.moved;
@@ -202,4 +203,32 @@ function where(dx: number, dy: number): string {
   if (Math.abs(dx) > 2 * Math.abs(dy)) return side;
   if (Math.abs(dy) > 2 * Math.abs(dx)) return level;
   return `${side} and ${level}`;
+}
+
+/** What a session changed; amounts only where both photos tell values, for a change of exposure looks like a change of paint. */
+export function tellChange(
+  change: Change,
+  levels: readonly [before: Looked['trust']['level'], after: Looked['trust']['level']],
+  names: ReadonlyMap<string, string>,
+): { verdict: string; lines: string[] } {
+  if (levels.includes('order'))
+    return {
+      verdict: 'These two photos do not tell what changed.',
+      lines: [
+        'Both need grey steps beside the picture: else lighter and darker may be the exposure.',
+      ],
+    };
+  const level = levels.includes('relative') ? 'relative' : 'steps';
+  return {
+    verdict:
+      change.shareChanged < LOOKING.changeShare
+        ? 'Nothing changed that the photos can tell.'
+        : `${Math.round(change.shareChanged * 100)} % of the picture changed.`,
+    lines: change.passages
+      .filter((p) => p.changed)
+      .map(
+        (p) =>
+          `${capital(names.get(p.id) ?? p.id)}: ${valuesWords(p.byL, level)} ${p.byL > 0 ? 'lighter' : 'darker'}.`,
+      ),
+  };
 }

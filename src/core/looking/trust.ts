@@ -74,7 +74,7 @@ export function trustOf(
   why.push(
     n < LOOKING.linearPatches
       ? 'Differences about, to half a step. A white, a grey and a black patch would tell more.'
-      : 'Differences about, to half a step: how the light falls is not known. A second photo with the picture upside down would tell.',
+      : 'Differences about, to half a step: how the light falls is not known. The same grey steps on the other side of the picture too would tell.',
   );
   return { level: 'relative', sigmaCurve, sigmaLight, why };
 }
@@ -82,13 +82,23 @@ export function trustOf(
 const glossOf = (L: number): number =>
   L < LOOKING.glossDarkL ? LOOKING.sigmaGlossDark : LOOKING.sigmaGlossLight;
 
-/** Standard deviation of the value of a passage, L*. @param noise of one square centimetre, L* */
-export const valueSigma = (trust: Trust, L: number, areaCm2: number, noise = 1): number =>
+/** What noise and texture leave in the mean of an area, L*. */
+const areaSigma = (areaCm2: number): number =>
+  Math.max(LOOKING.sigmaAreaLeast, LOOKING.noisePerCm / Math.sqrt(Math.max(areaCm2, 1e-6)));
+
+/** Standard deviation of the value of a passage, L*. */
+export const valueSigma = (trust: Trust, L: number, areaCm2: number): number =>
+  Math.hypot(trust.sigmaCurve, trust.sigmaLight, glossOf(L), areaSigma(areaCm2));
+
+/**
+ * Of a passage against the whole picture, L*: of what curve and light may be off, a part is common to all passages and
+ * goes into the key.
+ */
+export const relationSigma = (trust: Trust, L: number, areaCm2: number): number =>
   Math.hypot(
-    trust.sigmaCurve,
-    trust.sigmaLight,
+    LOOKING.relationPart * Math.hypot(trust.sigmaCurve, trust.sigmaLight),
     glossOf(L),
-    Math.max(LOOKING.sigmaAreaLeast, noise / Math.sqrt(Math.max(areaCm2, 1e-6))),
+    areaSigma(areaCm2),
   );
 
 export interface Placed {
@@ -102,14 +112,12 @@ export interface Placed {
 export function pairSigma(trust: Trust, one: Placed, two: Placed, diagonalMm: number): number {
   const apart =
     Math.hypot(one.centre[0] - two.centre[0], one.centre[1] - two.centre[1]) / diagonalMm;
-  const area = (p: Placed) =>
-    Math.max(LOOKING.sigmaAreaLeast, 1 / Math.sqrt(Math.max(p.areaCm2, 1e-6)));
   const colour =
     trust.level === 'steps' ? 0 : LOOKING.chromaSlack * Math.abs(one.chroma - two.chroma);
   return Math.hypot(
     trust.sigmaLight * apart * Math.SQRT2,
-    area(one),
-    area(two),
+    areaSigma(one.areaCm2),
+    areaSigma(two.areaCm2),
     glossOf(Math.min(one.L, two.L)),
     colour,
   );

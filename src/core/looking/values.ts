@@ -1,7 +1,6 @@
 import { LOOKING } from '@/data/looking';
-import { warmthOf } from '../optics/colour';
-import { lOfY } from './light';
-import type { Labels } from './passages';
+import { lightnessOf, warmthOf } from '../optics/colour';
+import { innerPixels, type Labels } from './passages';
 import type { Raster } from './photo';
 
 /** What the photo says of one passage. */
@@ -28,7 +27,6 @@ export interface PassageValue {
 }
 
 const BINS = 1001;
-const BLOCK_MM = 12;
 const BLOCK_BINS = 201;
 const bin = (L: number): number => Math.min(BINS - 1, Math.max(0, Math.round(L * 10)));
 
@@ -57,26 +55,19 @@ export const helmholtzKohlrausch = (L: number, chroma: number, hueDeg: number): 
 
 /** Pixels of a passage that count: away from its border, unless then too few are left. */
 function countedOf(
-  { map, inside }: Labels,
-  label: number,
-  pxPerMm: number,
-): { at: number[]; whole: boolean } {
-  const reach = LOOKING.erodeMm * pxPerMm;
-  const inner: number[] = [];
-  const all: number[] = [];
-  for (let i = 0; i < map.length; i++)
-    if (map[i] === label) {
-      all.push(i);
-      if (inside[i]! >= reach) inner.push(i);
-    }
+  labels: Labels,
+  index: number,
+  raster: Raster,
+): { at: Int32Array; whole: boolean } {
+  const inner = innerPixels(labels, index, raster);
   return inner.length >= LOOKING.leastEroded
     ? { at: inner, whole: false }
-    : { at: all, whole: true };
+    : { at: labels.pixels[index]!, whole: true };
 }
 
 /** Of every block of a passage the lightness above which a pixel is a speck of shine. */
-function speckLimits(raster: Raster, pixels: readonly number[]): (at: number) => number {
-  const side = Math.max(4, Math.round(BLOCK_MM * raster.pxPerMm));
+function speckLimits(raster: Raster, pixels: Int32Array): (at: number) => number {
+  const side = Math.max(4, Math.round(LOOKING.speckBlockMm * raster.pxPerMm));
   const columns = Math.ceil(raster.width / side);
   const blocks = new Map<number, Uint32Array>();
   const blockOf = (at: number) =>
@@ -102,7 +93,7 @@ function speckLimits(raster: Raster, pixels: readonly number[]): (at: number) =>
 
 /** The values of a passage; null where it has no pixel. @param index of it in the labels, from 0 */
 export function passageValue(raster: Raster, labels: Labels, index: number): PassageValue | null {
-  const { at: pixels, whole } = countedOf(labels, index + 1, raster.pxPerMm);
+  const { at: pixels, whole } = countedOf(labels, index, raster);
   if (pixels.length === 0) return null;
   const limit = speckLimits(raster, pixels);
   let specks = pixels.filter((at) => raster.L[at]! > limit(at)).length / pixels.length;
@@ -123,15 +114,13 @@ export function passageValue(raster: Raster, labels: Labels, index: number): Pas
   }
   const n = counted.length;
   [y, a, b] = [y / n, a / n, b / n];
-  const L = lOfY(y);
+  const L = lightnessOf(y);
   const medianL = quantile(histogram, 0.5);
   const chroma = Math.hypot(a, b);
   const hue = (Math.atan2(b, a) * 180) / Math.PI;
-  let area = 0;
-  for (const label of labels.map) if (label === index + 1) area += 1;
   return {
     id: labels.ids[index]!,
-    areaCm2: area / raster.pxPerMm ** 2 / 100,
+    areaCm2: labels.pixels[index]!.length / raster.pxPerMm ** 2 / 100,
     L,
     medianL,
     spread: quantile(histogram, 0.75) - quantile(histogram, 0.25),
@@ -160,13 +149,13 @@ export interface Range {
   darkest: { id: string; share: number }[];
 }
 
-/** @param ends L* of the darkest and the lightest paint, where they are known */
+/** The ends of the picture's range without specks of shine, and which passages hold them. */
 export function rangeOf(raster: Raster, labels: Labels): Range {
   const histogram = new Uint32Array(BINS);
   const hidden = new Uint8Array(raster.L.length);
   // Specks of shine are no lights of the picture.
   labels.ids.forEach((_, i) => {
-    const { at } = countedOf(labels, i + 1, raster.pxPerMm);
+    const { at } = countedOf(labels, i, raster);
     const limit = speckLimits(raster, at);
     for (const p of at) if (raster.L[p]! > limit(p)) hidden[p] = 1;
   });
@@ -183,7 +172,7 @@ export function rangeOf(raster: Raster, labels: Labels): Range {
     }
     return [...counts]
       .map(([label, count]) => ({ id: labels.ids[label - 1]!, share: count / all }))
-      .filter((o) => o.share >= 0.02)
+      .filter((o) => o.share >= LOOKING.ownerLeast)
       .sort((p, q) => q.share - p.share);
   };
   return {

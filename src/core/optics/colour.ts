@@ -42,6 +42,11 @@ const KAPPA = 24389 / 27;
 const f = (t: number): number => (t > EPSILON ? Math.cbrt(t) : (KAPPA * t + 16) / 116);
 const fInverse = (v: number): number => (v ** 3 > EPSILON ? v ** 3 : (116 * v - 16) / KAPPA);
 
+/** Lightness L* of a relative luminance, white 1; CIE 15. */
+export const lightnessOf = (y: number): number => 116 * f(y) - 16;
+/** Relative luminance, white 1, of a lightness; CIE 15. */
+export const luminanceOf = (L: number): number => fInverse((L + 16) / 116);
+
 /** CIE 1976 L*a*b*; CIE 15. */
 export function labOfXyz([x, y, z]: Xyz, white: Xyz = whiteOf(D65_2)): Lab {
   const fx = f(x / white[0]);

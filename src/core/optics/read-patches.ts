@@ -2,7 +2,7 @@ import { CALIBRATION } from '@/data/calibration';
 import { yOfValue } from './colour';
 import { labOfLinear } from './screen';
 import type { Lab } from './colour';
-import { toLinear, type Bands } from './srgb';
+import { CODE_TO_LINEAR, type Bands } from './srgb';
 
 /** Pixels as a canvas gives them: RGBA, row by row. */
 export interface Pixels {
@@ -42,7 +42,7 @@ export const inPolygon = (x: number, y: number, polygon: readonly Place[]): bool
  * @returns null where the corners hold no pixel
  */
 export function readPatch(
-  { data, width, height }: Pixels,
+  { data, width, height }: { data: ArrayLike<number>; width: number; height: number },
   polygon: readonly Place[],
 ): Patched | null {
   if (polygon.length < 3) return null;
@@ -65,7 +65,7 @@ export function readPatch(
       let end = false;
       for (let c = 0; c < 3; c++) {
         const v = data[at + c]!;
-        sum[c]! += toLinear(v / 255);
+        sum[c]! += CODE_TO_LINEAR[v]!;
         end ||= v <= END_LOW || v >= END_HIGH;
       }
       if (end) clipped += 1;

@@ -7,6 +7,10 @@ export type Bands = [number, number, number];
 /** One sRGB channel, 0 to 1, as linear light. */
 export const toLinear = (v: number): number =>
   v <= 0.04045 ? v / 12.92 : ((v + 0.055) / 1.055) ** 2.4;
+/** Of every 8-bit code the linear light, 0 to 1; Display P3 has the same curve. */
+export const CODE_TO_LINEAR: Float64Array = Float64Array.from({ length: 256 }, (_, i) =>
+  toLinear(i / 255),
+);
 /** Linear light of one channel as sRGB, 0 to 1. */
 export const fromLinear = (v: number): number =>
   v <= 0.0031308 ? v * 12.92 : 1.055 * v ** (1 / 2.4) - 0.055;

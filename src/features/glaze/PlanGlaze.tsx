@@ -16,17 +16,17 @@ import type { Glaze } from './useGlaze';
 
 /** Makes a glaze on the bench a planned coat of its passage; null where it lies over no passage. */
 export function usePlanGlaze(
-  glaze: Glaze,
+  { painting, passage }: Pick<Glaze, 'painting' | 'passage'>,
+  from = 'from the bench',
 ): ((recipe: Recipe, kind?: 'glaze' | 'paint') => string) | null {
   const dispatch = useStoreDispatch();
-  const { painting, passage } = glaze;
   if (!painting || !passage) return null;
   return (recipe, kind) => {
     const coat = { ...coatOver(passage.passage.id, recipe, kind), id: nanoid(12) };
     dispatch(
       changePainting(
         painting.id,
-        `Planned ${kind === 'paint' ? 'a coat' : 'a glaze'} from the bench`,
+        `Planned ${kind === 'paint' ? 'a coat' : 'a glaze'} ${from}`,
         (p, making) => placeCoat(p, coat, { where: 'over-laid' }, making),
       ),
     );

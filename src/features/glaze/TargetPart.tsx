@@ -1,14 +1,10 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { OPTICS } from '@/data/optics';
 import { OPTICS_BENCH } from '@/data/optics-bench';
-import { asTube } from '@/core/cabinet';
-import type { MediumPart } from '@/core/film';
 import { changeOf, changeWords, screenColour, thicker, valueOfLab, type Lab } from '@/core/optics';
 import { coatsToLook } from '@/core/optics/coats';
-import { useNow, useSolverAir, useStoreSelector } from '@/store/hooks';
+import { useStoreSelector } from '@/store/hooks';
 import { parseNumber } from '@/forms';
-import { BINDERS } from '@/data/binders';
 import { Action } from '@/ui/Action';
 import { BeforeAfter } from '@/ui/film/BeforeAfter';
 import { Choice, ManyChoice } from '@/ui/Choice';
@@ -17,11 +13,15 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { TargetAnswers } from './TargetAnswers';
-import { useTarget } from './useTarget';
+import {
+  glazePaints,
+  USUAL_MEDIUM,
+  USUAL_MEDIUM_SHARE,
+  useTarget,
+  useTargetRequest,
+} from './useTarget';
 import { useWanted } from './useWanted';
 import type { Glaze } from './useGlaze';
-
-const USUAL_UM = 12;
 
 /** Which glaze brings the passage to a colour, or that none does. */
 export function TargetPart({ glaze }: { glaze: Glaze }) {
@@ -58,26 +58,23 @@ function OnTheBench({ glaze, wanted }: { glaze: Glaze; wanted: Lab }) {
 /** The paints that may be used: those of the cabinet that oil takes. */
 function useTubes() {
   const paints = useStoreSelector((s) => s.cabinet.paints);
-  const all = paints.filter((p) => !p.archived && BINDERS[p.binder].kind !== 'acrylic');
+  const all = glazePaints(paints);
   const [out, setOut] = useState<string[]>([]);
   return { all, used: all.filter((p) => !out.includes(p.id)), out, setOut };
 }
 
 function Search({ glaze, now }: { glaze: Glaze; now: Lab }) {
-  const cabinet = useStoreSelector((s) => s.cabinet);
-  const air = useSolverAir();
-  const nowMs = useNow();
+  const request = useTargetRequest();
   const { wanted, fields } = useWanted(glaze, now);
   const { all, used, out, setOut } = useTubes();
   const [listed, setListed] = useState(false);
   const [most, setMost] = useState<'1' | '2' | '3'>('2');
-  const [mediumShare, setMediumShare] = useState('90');
+  const [mediumShare, setMediumShare] = useState(String(USUAL_MEDIUM_SHARE * 100));
   const { state, begin, cancel } = useTarget();
   const share = parseNumber(mediumShare) / 100;
   const own = glaze.recipe?.medium ?? [];
-  // Without one on the bench a glaze is thinned with what most are.
-  const medium: MediumPart[] = own.length > 0 ? own : [{ parts: 1, ingredient: 'stand-oil' }];
-  const mediumName = own.length > 0 ? glaze.recipe?.mediumName : 'stand oil';
+  const { medium, mediumName } =
+    own.length > 0 ? { medium: own, mediumName: glaze.recipe?.mediumName } : USUAL_MEDIUM;
   const ready = wanted !== null && used.length > 0 && share >= 0 && share < 1;
   return (
     <View style={{ gap: space.m }}>
@@ -141,23 +138,18 @@ function Search({ glaze, now }: { glaze: Glaze; now: Lab }) {
           kind="primary"
           disabled={!ready}
           onPress={() =>
-            begin({
-              painting: glaze.painting!,
-              passageId: glaze.passage!.passage.id,
-              cabinet,
-              tubes: used.map((p) => ({ parts: 1, own: asTube(p) })),
-              medium,
-              ...(mediumName && { mediumName }),
-              mostMediumShare: share,
-              leastUm: OPTICS_BENCH.glazeLeastUm,
-              mostUm: OPTICS_BENCH.glazeMostUm,
-              usualUm: USUAL_UM,
-              uneven: OPTICS.cvSoftBrush,
-              wanted: wanted!,
-              mostPaints: Number(most) as 1 | 2 | 3,
-              ...air,
-              nowMs,
-            })
+            begin(
+              request({
+                painting: glaze.painting!,
+                passageId: glaze.passage!.passage.id,
+                paints: used,
+                medium,
+                mediumName,
+                mostMediumShare: share,
+                wanted: wanted!,
+                mostPaints: Number(most) as 1 | 2 | 3,
+              }),
+            )
           }
         />
       )}

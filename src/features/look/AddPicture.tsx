@@ -10,6 +10,7 @@ import { useStoreDispatch } from '@/store/hooks';
 import { keepPhoto } from '@/store/photos';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
@@ -19,6 +20,9 @@ const KIND_OPTIONS: { key: PictureKind; name: string }[] = [
   { key: 'design', name: 'its design' },
   { key: 'reference', name: 'a reference' },
 ];
+
+/** As many as the schema reads. */
+const PURPOSE_LETTERS = 80;
 
 /** A picture taken, chosen, dropped or pasted: drawn anew, so that nothing of its file stays but the pixels. */
 export function AddPicture({
@@ -32,6 +36,7 @@ export function AddPicture({
 }) {
   const dispatch = useStoreDispatch();
   const [kind, setKind] = useState<PictureKind>(hasDesign ? 'progress' : 'design');
+  const [purpose, setPurpose] = useState('');
   const [refusal, setRefusal] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const [over, setOver] = useState(false);
@@ -49,7 +54,7 @@ export function AddPicture({
         const entry: Picture = {
           id,
           kind,
-          purpose: '',
+          purpose: kind === 'reference' ? purpose.trim() : '',
           takenAt: now,
           width,
           height,
@@ -58,13 +63,16 @@ export function AddPicture({
           marks: [],
         };
         dispatch(changePainting(painting.id, 'Took in a picture', (p) => putPicture(p, entry)));
+        setPurpose('');
+        // The next one is hardly another design.
+        setKind('progress');
         onAdded(id, kind);
       } catch (error) {
         setRefusal(`The picture was not kept: ${(error as Error).message}`);
       }
       setBusy(false);
     },
-    [dispatch, kind, onAdded, painting.id],
+    [dispatch, kind, onAdded, painting.id, purpose],
   );
   useEffect(() => {
     const pasted = (e: ClipboardEvent) => {
@@ -91,6 +99,14 @@ export function AddPicture({
     },
     <View style={{ gap: space.s }}>
       <Choice label="A picture of" options={KIND_OPTIONS} value={kind} onChange={setKind} />
+      {kind === 'reference' ? (
+        <Field
+          label="What it is for"
+          value={purpose}
+          onChangeText={(text) => setPurpose(text.slice(0, PURPOSE_LETTERS))}
+          placeholder="the light on the wall"
+        />
+      ) : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
         <Action
           title="Photograph it"

@@ -28,7 +28,7 @@ export function Distance({
   m: number;
   onM: (m: number) => void;
 }) {
-  const map = useMap(painting, work, {
+  const map = useMap(painting.support, work, {
     view: 'grey',
     k: 5,
     way: 'breaks',

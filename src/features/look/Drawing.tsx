@@ -1,12 +1,13 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
+import { LOOKING } from '@/data/looking';
 import Svg, { Circle, Line, Text as SvgText } from 'react-native-svg';
-import { raysFrom, ticksTo } from '@/core/looking/drawing';
 import { lookingOf, putPicture, putPoint, withoutPoint } from '@/core/looking/edit';
 import type { Picture } from '@/core/looking/schema';
+import { project, seenFrom } from '@/core/looking/homography';
+import { MOST } from '@/core/looking/none';
 import { tellDrift } from '@/core/looking/tell';
 import type { Painting } from '@/core/painting';
-import { parseNumber } from '@/forms';
 import { changePainting } from '@/store/actions';
 import { making } from '@/store/clock';
 import { useStoreDispatch } from '@/store/hooks';
@@ -14,9 +15,10 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
 import { PhotoPlaces, type Place } from '@/ui/PhotoPlaces';
-import { Stepper } from '@/ui/Stepper';
+import { PicturePlaces } from '@/ui/PicturePlaces';
 import { Heading, Text } from '@/ui/Text';
 import { colour, font, space } from '@/ui/tokens';
+import { Guides } from './Guides';
 import { MapPicture, urlOfMap } from './MapPicture';
 import { useJpeg, useMap, type LookState, type MapAsked } from './useLook';
 
@@ -29,7 +31,6 @@ const DRAWN: MapAsked = {
   distanceM: null,
   mostPx: 900,
 };
-const TICKS = 8;
 /** Arrows of a few millimetres are drawn larger than they are. */
 const ARROW = 6;
 
@@ -50,7 +51,7 @@ export function Drawing({
   const { points } = lookingOf(painting);
   const [doing, setDoing] = useState<'see' | 'point' | 'mark'>('see');
   const names = useMemo(() => new Map(points.map((p) => [p.id, p.name])), [points]);
-  const map = useMap(painting, work, DRAWN);
+  const map = useMap(painting.support, work, DRAWN);
   const found = state.at === 'found' ? state.found.looked : null;
   const lines = found ? tellDrift(found, names) : [];
   const { widthMm, heightMm } = painting.support;
@@ -133,7 +134,7 @@ export function Drawing({
       ))}
       {found && marked > 0 ? (
         <Text size="small" tone="ink2">
-          {`Places are good to ±${(1.645 * found.geometry.sigmaMm).toFixed(1)} mm on this photo. Arrows are drawn ${ARROW} times as long as the drift.`}
+          {`Places are good to ±${(LOOKING.sure * found.geometry.sigmaMm).toFixed(1)} mm on this photo. Arrows are drawn ${ARROW} times as long as the drift.`}
         </Text>
       ) : null}
       <Guides painting={painting} />
@@ -155,7 +156,7 @@ function NewPoint({
   const dispatch = useStoreDispatch();
   const { points } = lookingOf(painting);
   const { widthMm, heightMm } = painting.support;
-  const map = useMap(painting, picture, DRAWN);
+  const map = useMap(painting.support, picture, DRAWN);
   const url = useMemo(() => (map ? urlOfMap(map) : null), [map]);
   const [name, setName] = useState('');
   const [at, setAt] = useState<Place | null>(null);
@@ -194,7 +195,7 @@ function NewPoint({
       <Action
         title="Watch it"
         kind="primary"
-        disabled={!at || name.trim() === ''}
+        disabled={!at || name.trim() === '' || points.length >= MOST.points}
         onPress={() => {
           const { newId } = making();
           dispatch(
@@ -228,32 +229,56 @@ function Marks({
   const dispatch = useStoreDispatch();
   const jpeg = useJpeg(work.id);
   const { points } = lookingOf(painting);
+  const names = new Map(points.map((p) => [p.id, p.name]));
   const open = points.find((p) => !work.marks.some((m) => m.id === p.id));
   const [chosen, setChosen] = useState(open?.id ?? points[0]!.id);
+  /** The one in hand: nothing is marked until it is said. */
+  const [moved, setMoved] = useState<{ key: string; at: Place } | null>(null);
+  const seen = work.corners
+    ? seenFrom(
+        work.corners.map(([x, y]) => [x * work.width, y * work.height]),
+        painting.support,
+      )
+    : null;
+  // What is not marked yet is looked for where it belongs.
+  const placeOf = (point: (typeof points)[number]): Place => {
+    if (moved?.key === point.id) return moved.at;
+    const mark = work.marks.find((m) => m.id === point.id);
+    if (mark || !seen) return mark?.at ?? [0.5, 0.5];
+    const [x, y] = project(seen, point.at);
+    return [x / work.width, y / work.height];
+  };
   if (!jpeg) return null;
   return (
     <View style={{ gap: space.s }}>
       <Choice
-        label="Tap on the photo where it is"
+        label="Move it to where it is"
         options={points.map((p) => ({
           key: p.id,
           name: `${p.name}${work.marks.some((m) => m.id === p.id) ? ', marked' : ''}`,
         }))}
         value={chosen}
-        onChange={setChosen}
+        onChange={(key) => {
+          setChosen(key);
+          setMoved(null);
+        }}
       />
-      <PhotoPlaces
+      <PicturePlaces
         url={`data:image/jpeg;base64,${jpeg}`}
-        alt="The photo"
+        alt="The photo with the watched points"
         ratio={work.height / work.width}
         width={width}
-        outlines={points.map((p) => ({
-          key: p.id,
-          name: p.name,
-          places: work.marks.filter((m) => m.id === p.id).map((m) => m.at),
-        }))}
+        pixels={work.width}
+        handles={points.map((p) => ({ key: p.id, name: p.name, at: placeOf(p) }))}
         active={chosen}
-        onPlace={([x, y]) => {
+        onActive={setChosen}
+        onMove={(key, at) => setMoved({ key, at })}
+      />
+      <Action
+        title={`It is there: ${names.get(chosen) ?? ''}`}
+        kind="primary"
+        onPress={() => {
+          const [x, y] = placeOf(points.find((p) => p.id === chosen)!);
           const mark = { id: chosen, at: [x, y] as [number, number] };
           dispatch(
             changePainting(painting.id, 'Marked a point on a photo', (p) =>
@@ -263,6 +288,7 @@ function Marks({
               }),
             ),
           );
+          setMoved(null);
           const next = points.find(
             (p) => p.id !== chosen && !work.marks.some((m) => m.id === p.id),
           );
@@ -279,67 +305,7 @@ function Marks({
           onDone();
         }}
       />
-      <Action title="Done" kind="primary" onPress={onDone} />
-    </View>
-  );
-}
-
-/** Lines to a point out of reach, as distances along the edge that a ruler can mark. */
-function Guides({ painting: { support } }: { painting: Painting }) {
-  const [across, setAcross] = useState('');
-  const [down, setDown] = useState('');
-  const x = parseNumber(across) * 10;
-  const y = parseNumber(down) * 10;
-  const given = Number.isFinite(x) && Number.isFinite(y);
-  const cm = (mm: number) => (mm / 10).toFixed(1);
-  const outside = x < 0 || x > support.widthMm;
-  return (
-    <View style={{ gap: space.s, marginTop: space.l }}>
-      <Heading level={2}>Lines to one point</Heading>
-      <Text size="small" tone="ink2">
-        From the upper left corner of the picture; it may lie far outside, and left of it or above
-        it is below nothing.
-      </Text>
-      <View style={styles.do}>
-        <Stepper
-          label="To the right"
-          unit="cm"
-          step={5}
-          min={-1000}
-          max={1000}
-          text={across}
-          onChangeText={setAcross}
-        />
-        <Stepper
-          label="Down"
-          unit="cm"
-          step={5}
-          min={-1000}
-          max={1000}
-          text={down}
-          onChangeText={setDown}
-        />
-      </View>
-      {given && outside ? (
-        <>
-          <Text strong>Receding lines: mark these on the two sides and join them</Text>
-          {ticksTo(support, [x, y], TICKS).map((t) => (
-            <Text key={t.left} size="small">
-              {`left side ${cm(t.left)} cm from the top, right side ${cm(t.right)} cm`}
-            </Text>
-          ))}
-        </>
-      ) : null}
-      {given ? (
-        <>
-          <Text strong>Rays from it</Text>
-          {raysFrom(support, [x, y], TICKS).map((r, i) => (
-            <Text key={i} size="small">
-              {`${r.from ? `in at the ${r.from.side} side, ${cm(r.from.mm)} cm; out` : 'out'} at the ${r.to.side} side, ${cm(r.to.mm)} cm`}
-            </Text>
-          ))}
-        </>
-      ) : null}
+      <Action title="Done" kind="quiet" onPress={onDone} />
     </View>
   );
 }

@@ -4,7 +4,7 @@ import Svg, { Polygon } from 'react-native-svg';
 import { borderOf, lookingOf, outlinesOf, putBorder } from '@/core/looking/edit';
 import { EDGE_KINDS, type EdgeKind } from '@/core/looking/edge-kinds';
 import type { Picture } from '@/core/looking/schema';
-import { tellEdges } from '@/core/looking/tell';
+import { capital, tellEdges } from '@/core/looking/tell';
 import type { Painting } from '@/core/painting';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';
@@ -32,7 +32,7 @@ export function Edges({
   width: number;
 }) {
   const dispatch = useStoreDispatch();
-  const map = useMap(painting, work, {
+  const map = useMap(painting.support, work, {
     view: 'grey',
     k: 5,
     way: 'breaks',
@@ -59,7 +59,7 @@ export function Edges({
           {told.length === 0
             ? 'No two outlined passages meet.'
             : departing.length > 0
-              ? `${departing[0]!.words.charAt(0).toUpperCase()}${departing[0]!.words.slice(1)}.`
+              ? `${capital(departing[0]!.words)}.`
               : told.some((t) => borderOf(looking, t.edge.a, t.edge.b) !== null)
                 ? 'Every border is as it is meant.'
                 : 'Say of a border how it is meant; what departs is then told.'}

@@ -1,6 +1,7 @@
 import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { View } from 'react-native';
 import type { PassageTold } from '@/core/looking/tell';
+import { screenColour } from '@/core/optics';
 import { colour, font } from '@/ui/tokens';
 
 const HEIGHT = 260;
@@ -61,7 +62,7 @@ export function Ladder({
                 y={y(10 * (i + 1))}
                 width={8}
                 height={y(10 * i) - y(10 * (i + 1))}
-                fill={`hsl(0, 0%, ${10 * i + 5}%)`}
+                fill={screenColour([10 * i + 5, 0, 0]).hex}
               />
             ))}
             <Rect

@@ -1,13 +1,12 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { outlinesOf, putPicture } from '@/core/looking/edit';
+import { outlinesOf } from '@/core/looking/edit';
 import type { Picture } from '@/core/looking/schema';
 import type { Painting } from '@/core/painting';
 import { paintingAddress } from '@/features/addresses';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
-import { changePainting } from '@/store/actions';
-import { useAssessment, useStoreDispatch } from '@/store/hooks';
+import { useAssessment } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
@@ -37,6 +36,9 @@ const QUESTIONS = [
 ] as const;
 type Question = (typeof QUESTIONS)[number]['key'];
 
+/** So many photos are offered at once. */
+const LAST = 6;
+
 type Step = 'look' | 'add' | 'corners' | 'card' | 'outlines';
 
 /** A painting looked at on its photos: one question at a time. */
@@ -57,7 +59,10 @@ function Look({ painting }: { painting: Painting }) {
   const [step, setStep] = useState<Step>('look');
   const [distanceM, setDistanceM] = useState<number>(3);
   const [width, setWidth] = useState(0);
-  const work = works.find((p) => p.id === chosen) ?? works.at(-1) ?? null;
+  // A photo of the log that nobody prepared does not stand in the way of those that are.
+  const work =
+    works.find((p) => p.id === chosen) ?? works.findLast((p) => p.corners) ?? works.at(-1) ?? null;
+  const references = pictures.filter((p) => p.kind === 'reference');
   const earlier = useMemo(
     () => works.filter((p) => p.corners && work && p.takenAt < work.takenAt).at(-1) ?? null,
     [works, work],
@@ -111,7 +116,11 @@ function Look({ painting }: { painting: Painting }) {
             ) : null}
           </View>
         ) : at === 'corners' && work ? (
-          <Corners key={work.id} painting={painting} picture={work} width={shown} onDone={done} />
+          <>
+            <Corners key={work.id} painting={painting} picture={work} width={shown} onDone={done} />
+            <OnWhich works={works} work={work} onChoose={setChosen} />
+            <Action title="Another picture" kind="quiet" onPress={() => setStep('add')} />
+          </>
         ) : at === 'card' && work ? (
           <Card key={work.id} painting={painting} picture={work} width={shown} onDone={done} />
         ) : at === 'outlines' && (design ?? work) ? (
@@ -137,6 +146,7 @@ function Look({ painting }: { painting: Painting }) {
                 painting={painting}
                 work={work}
                 design={design}
+                references={references}
                 state={state}
                 pairs={pairs}
                 width={width}
@@ -169,15 +179,13 @@ function Look({ painting }: { painting: Painting }) {
                 width={shown}
               />
             )}
-            {works.length > 1 ? (
-              <Choice
-                label="On the photo of"
-                options={works.slice(-6).map((p) => ({ key: p.id, name: pictureName(p) }))}
-                value={work?.id ?? null}
-                onChange={setChosen}
-              />
-            ) : null}
-            <PictureActions painting={painting} work={work} design={design} onStep={setStep} />
+            <OnWhich works={works} work={work} onChoose={setChosen} />
+            <PictureActions
+              painting={painting}
+              work={work}
+              others={[...(design ? [design] : []), ...references]}
+              onStep={setStep}
+            />
           </>
         ) : null}
       </View>
@@ -185,19 +193,47 @@ function Look({ painting }: { painting: Painting }) {
   );
 }
 
+/** The last photos to choose from; all of them when that is asked for. */
+function OnWhich({
+  works,
+  work,
+  onChoose,
+}: {
+  works: Picture[];
+  work: Picture;
+  onChoose: (id: string) => void;
+}) {
+  const [all, setAll] = useState(false);
+  if (works.length < 2) return null;
+  const shown = works.filter((p, i) => all || i >= works.length - LAST || p.id === work.id);
+  return (
+    <View>
+      <Choice
+        label="On the photo of"
+        options={shown.map((p) => ({ key: p.id, name: pictureName(p) }))}
+        value={work.id}
+        onChange={onChoose}
+      />
+      {shown.length < works.length ? (
+        <Action title="Earlier photos" kind="quiet" onPress={() => setAll(true)} />
+      ) : null}
+    </View>
+  );
+}
+
 /** What else is done with the picture that is looked at. */
 function PictureActions({
   painting,
   work,
-  design,
+  others,
   onStep,
 }: {
   painting: Painting;
   work: Picture;
-  design: Picture | null;
+  /** The design and the references. */
+  others: Picture[];
   onStep: (step: Step) => void;
 }) {
-  const dispatch = useStoreDispatch();
   return (
     <View style={styles.do}>
       <Action title="Another picture" onPress={() => onStep('add')} />
@@ -207,20 +243,9 @@ function PictureActions({
         onPress={() => onStep('card')}
       />
       <Action title="Passages" onPress={() => onStep('outlines')} />
-      {design ? (
-        <Action
-          title="Design is a reference"
-          kind="quiet"
-          onPress={() =>
-            dispatch(
-              changePainting(painting.id, 'Made the design a reference', (p) =>
-                putPicture(p, { ...design, kind: 'reference' }),
-              ),
-            )
-          }
-        />
-      ) : null}
-      <TakeOutPicture painting={painting} picture={work} />
+      {[work, ...others].map((picture) => (
+        <TakeOutPicture key={picture.id} painting={painting} picture={picture} />
+      ))}
     </View>
   );
 }

@@ -1,31 +1,28 @@
-import { nanoid } from '@reduxjs/toolkit';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { OPTICS } from '@/data/optics';
-import { OPTICS_BENCH } from '@/data/optics-bench';
-import { BINDERS } from '@/data/binders';
-import { asTube } from '@/core/cabinet';
 import { coatOver, type PassageAnswer } from '@/core/glaze/for-passage';
-import type { PassageTold } from '@/core/looking/tell';
+import { capital, type PassageTold } from '@/core/looking/tell';
 import { changeOf, changeWords, valueOfLab, type Lab } from '@/core/optics';
-import type { PassageAssessment, Painting } from '@/core/painting';
+import { assessPainting, type PassageAssessment, type Painting } from '@/core/painting';
 import { placeCoat } from '@/core/painting/coats';
 import { stackLook } from '@/core/painting/look';
+import { todayRow } from '@/core/today';
+import { LOOKING } from '@/data/looking';
 import { coatAddress, glazeAddress } from '@/features/addresses';
+import { rowWords } from '@/features/due-words';
+import { usePlanGlaze } from '@/features/glaze/PlanGlaze';
 import { recipeWords } from '@/features/glaze/TargetAnswers';
-import { useTarget } from '@/features/glaze/useTarget';
+import {
+  glazePaints,
+  USUAL_MEDIUM,
+  USUAL_MEDIUM_SHARE,
+  useTarget,
+  useTargetRequest,
+} from '@/features/glaze/useTarget';
 import { Hazards } from '@/features/Hazards';
 import { tubePigments } from '@/features/tubes';
-import { changePainting } from '@/store/actions';
-import {
-  useAssessment,
-  useNow,
-  useSolverAir,
-  useStoreDispatch,
-  useStoreSelector,
-  useSwatches,
-} from '@/store/hooks';
+import { useAssessment, useAssessOptions, useStoreSelector, useSwatches } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Progress } from '@/ui/Progress';
@@ -33,7 +30,8 @@ import { Heading, Text } from '@/ui/Text';
 import { duration } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
 
-const USUAL_UM = 12;
+/** No paint is darker, dry: its own surface gives so much light back; L*. */
+const DARKEST_L = 5;
 
 /**
  * What would bring a passage to where it is meant: the film's own colour, moved by the difference that the photo tells.
@@ -67,13 +65,15 @@ function Search({
   name: string;
 }) {
   const swatches = useSwatches();
-  const cabinet = useStoreSelector((s) => s.cabinet);
-  const air = useSolverAir();
-  const nowMs = useNow();
+  const paints = glazePaints(useStoreSelector((s) => s.cabinet.paints));
+  const request = useTargetRequest();
   const { state, begin, cancel } = useTarget();
   const { lab } = stackLook(passage.base, painting, swatches).now;
-  const wanted: Lab = [Math.min(97, Math.max(3, lab[0] - byL)), lab[1], lab[2]];
-  const tubes = cabinet.paints.filter((p) => !p.archived && BINDERS[p.binder].kind !== 'acrylic');
+  const wanted: Lab = [
+    Math.min(LOOKING.whitePaintL, Math.max(DARKEST_L, lab[0] - byL)),
+    lab[1],
+    lab[2],
+  ];
   return (
     <View style={{ gap: space.s }}>
       <Heading level={2}>{`What would bring it ${byL > 0 ? 'down' : 'up'}`}</Heading>
@@ -94,25 +94,19 @@ function Search({
         <Action
           title={`Look for a coat that mends ${name}`}
           kind="primary"
-          disabled={tubes.length === 0}
+          disabled={paints.length === 0}
           onPress={() =>
-            begin({
-              painting,
-              passageId: passage.passage.id,
-              cabinet,
-              tubes: tubes.slice(0, 60).map((p) => ({ parts: 1, own: asTube(p) })),
-              medium: [{ parts: 1, ingredient: 'stand-oil' }],
-              mediumName: 'stand oil',
-              mostMediumShare: 0.9,
-              leastUm: OPTICS_BENCH.glazeLeastUm,
-              mostUm: OPTICS_BENCH.glazeMostUm,
-              usualUm: USUAL_UM,
-              uneven: OPTICS.cvSoftBrush,
-              wanted,
-              mostPaints: 2,
-              ...air,
-              nowMs,
-            })
+            begin(
+              request({
+                painting,
+                passageId: passage.passage.id,
+                paints,
+                ...USUAL_MEDIUM,
+                mostMediumShare: USUAL_MEDIUM_SHARE,
+                wanted,
+                mostPaints: 2,
+              }),
+            )
           }
         />
       )}
@@ -134,11 +128,29 @@ function Answer({
   kind: 'glaze' | 'paint';
   now: Lab;
 }) {
-  const dispatch = useStoreDispatch();
   const router = useRouter();
+  const options = useAssessOptions();
+  const plan = usePlanGlaze({ painting, passage }, 'that mends');
   const [planned, setPlanned] = useState<string | null>(null);
   const live = painting.coats.some((c) => c.id === planned);
-  const { name, id: passageId } = passage.passage;
+  const { id: passageId } = passage.passage;
+  // When it may be laid is what Today says of the passage with this coat as its next.
+  const due = useMemo(() => {
+    if (!answer) return null;
+    const next = live
+      ? painting
+      : placeCoat(
+          painting,
+          coatOver(passageId, answer.recipe, kind),
+          { where: 'over-laid' },
+          { now: painting.updatedAt },
+        );
+    const assessed = assessPainting(next, options);
+    const there = assessed.passages.find((p) => p.passage.id === passageId);
+    return there
+      ? rowWords(todayRow(assessed, there.passage, there.base, options.nowMs), options.nowMs)
+      : null;
+  }, [answer, kind, live, options, painting, passageId]);
   if (!answer)
     return (
       <Text>
@@ -146,15 +158,6 @@ function Answer({
         paint or the medium.
       </Text>
     );
-  const plan = () => {
-    const coat = { ...coatOver(passageId, answer.recipe, kind), id: nanoid(12) };
-    dispatch(
-      changePainting(painting.id, `Planned a coat that mends ${name}`, (p, making) =>
-        placeCoat(p, coat, { where: 'over-laid' }, making),
-      ),
-    );
-    setPlanned(coat.id);
-  };
   return (
     <View style={{ gap: space.s }}>
       <Text>
@@ -163,13 +166,19 @@ function Answer({
       <Text tone={answer.objection ? 'brick' : 'ink2'} size="small">
         {answer.objection ?? 'It keeps the school and every rule over what lies there now.'}
       </Text>
+      {due ? <Text>{`${capital(passage.passage.name)}: ${due}.`}</Text> : null}
       <Text size="small" tone="ink2">
         {answer.touchDays === null
           ? 'In this air it does not dry.'
           : `Touch-dry ${duration(answer.touchDays)} after it is laid; ${answer.ml.toFixed(1)} ml.`}
       </Text>
       <Hazards pigments={answer.recipe.mix.flatMap((t) => tubePigments(t).map((p) => p.pigment))} />
-      <Action title="Plan it" kind="primary" disabled={live} onPress={plan} />
+      <Action
+        title="Plan it"
+        kind="primary"
+        disabled={live}
+        onPress={() => setPlanned(plan!(answer.recipe, kind))}
+      />
       {live ? (
         <Action
           title="Open the coat"

@@ -1,5 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { z } from 'zod';
+import { MOST } from '@/core/looking/none';
 import { lookingOf, outlinesOf, putOutline, withoutOutline } from '@/core/looking/edit';
 import type { Picture } from '@/core/looking/schema';
 import type { Painting } from '@/core/painting';
@@ -11,7 +13,18 @@ import { PhotoPlaces, type Place } from '@/ui/PhotoPlaces';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { urlOfMap } from './MapPicture';
+import { useKept } from './useKept';
 import { useMap } from './useLook';
+
+const placeSchema = z.tuple([z.number(), z.number()]);
+/** An outline that is being drawn, shares of the support: what is done of it waits. */
+const draftSchema = z.object({
+  pieces: z.array(z.array(placeSchema)).max(MOST.rings),
+  draft: z.array(placeSchema),
+});
+type DraftOutline = z.infer<typeof draftSchema>;
+const NOTHING: DraftOutline = { pieces: [], draft: [] };
+const own = ([x, y]: Place): [number, number] => [x, y];
 
 /** A place this near to one that is there already is that one: two passages then share their border. */
 const SNAP_PX = 12;
@@ -45,7 +58,7 @@ export function Outlines({
   const dispatch = useStoreDispatch();
   const { widthMm, heightMm } = painting.support;
   const ratio = heightMm / widthMm;
-  const map = useMap(painting, picture, {
+  const map = useMap(painting.support, picture, {
     view: 'colour',
     k: 5,
     way: 'breaks',
@@ -58,8 +71,9 @@ export function Outlines({
   const outlines = outlinesOf(painting);
   const first = painting.passages.find((p) => !outlines.some((o) => o.id === p.id));
   const [chosen, setChosen] = useState(first?.id ?? painting.passages[0]!.id);
-  const [draft, setDraft] = useState<Place[]>([]);
-  const [pieces, setPieces] = useState<Place[][]>([]);
+  const kept = useKept(`outline:${painting.id}:${chosen}`, draftSchema, NOTHING);
+  const { draft, pieces } = kept.value;
+  const setDraft = (next: readonly Place[]) => kept.set({ pieces, draft: next.map(own) });
   const share = ([x, y]: readonly [number, number]): Place => [x / widthMm, y / heightMm];
   const there: Place[] = [
     ...outlines.flatMap((o) => o.rings.flat().map(share)),
@@ -80,8 +94,7 @@ export function Outlines({
         putOutline(p, chosen, rings),
       ),
     );
-    setDraft([]);
-    setPieces([]);
+    kept.done();
     const next = painting.passages.find(
       (p) => p.id !== chosen && !outlines.some((o) => o.id === p.id),
     );
@@ -104,11 +117,7 @@ export function Outlines({
           name: `${p.name}${outlines.some((o) => o.id === p.id) ? ', outlined' : ''}`,
         }))}
         value={chosen}
-        onChange={(key) => {
-          setChosen(key);
-          setDraft([]);
-          setPieces([]);
-        }}
+        onChange={setChosen}
       />
       {url ? (
         <PhotoPlaces
@@ -145,11 +154,8 @@ export function Outlines({
         <Action
           title="Another piece of it"
           kind="quiet"
-          disabled={draft.length < 3}
-          onPress={() => {
-            setPieces([...pieces, draft]);
-            setDraft([]);
-          }}
+          disabled={draft.length < 3 || pieces.length + 1 >= MOST.rings}
+          onPress={() => kept.set({ pieces: [...pieces, draft], draft: [] })}
         />
         {has ? (
           <Action

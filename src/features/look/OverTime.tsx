@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import { valuesWords } from '@/core/looking/tell';
+import { tellChange } from '@/core/looking/tell';
 import type { Picture } from '@/core/looking/schema';
 import type { Painting } from '@/core/painting';
 import { Heading, Text } from '@/ui/Text';
@@ -33,8 +33,8 @@ export function OverTime({
   state: LookState;
   width: number;
 }) {
-  const was = useMap(painting, before, DRAWN);
-  const is = useMap(painting, work, DRAWN);
+  const was = useMap(painting.support, before, DRAWN);
+  const is = useMap(painting.support, work, DRAWN);
   const names = useMemo(
     () => new Map(painting.passages.map((p) => [p.id, p.name])),
     [painting.passages],
@@ -47,19 +47,14 @@ export function OverTime({
       </Text>
     );
   const found = state.at === 'found' ? state.found : null;
-  const change = found?.change ?? null;
-  const level = found?.looked.trust.level ?? 'order';
-  const moved = change?.passages.filter((p) => p.changed) ?? [];
+  const told =
+    found?.change && found.beforeLevel
+      ? tellChange(found.change, [found.beforeLevel, found.looked.trust.level], names)
+      : null;
   const each = Math.floor((width - space.s) / 2);
   return (
     <View style={{ gap: space.m }}>
-      {change ? (
-        <Heading level={2}>
-          {change.shareChanged < 0.005
-            ? 'Nothing changed that the photos can tell.'
-            : `${Math.round(change.shareChanged * 100)} % of the picture changed.`}
-        </Heading>
-      ) : null}
+      {told ? <Heading level={2}>{told.verdict}</Heading> : null}
       <View style={{ flexDirection: 'row', gap: space.s }}>
         {(
           [
@@ -73,17 +68,9 @@ export function OverTime({
           </View>
         ))}
       </View>
-      {level === 'order' && change ? (
-        <Text tone="ink2">
-          Without a grey card on both, lighter and darker may be the exposure: no amounts are told.
-        </Text>
-      ) : (
-        moved.map((p) => (
-          <Text key={p.id}>
-            {`${names.get(p.id)}: ${valuesWords(p.byL, level)} ${p.byL > 0 ? 'lighter' : 'darker'}.`}
-          </Text>
-        ))
-      )}
+      {told?.lines.map((line) => (
+        <Text key={line}>{line}</Text>
+      ))}
     </View>
   );
 }

@@ -1,5 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { z } from 'zod';
+import { MOST } from '@/core/looking/none';
+import { lightnessOf, luminanceOf, valueOfY, yOfValue } from '@/core/optics/colour';
 import { putPicture, withoutPicture } from '@/core/looking/edit';
 import { aspectProblem, cornerProblem } from '@/core/looking/homography';
 import type { Picture } from '@/core/looking/schema';
@@ -9,23 +12,29 @@ import { making } from '@/store/clock';
 import { useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
+import { Field } from '@/ui/Field';
 import { Notice } from '@/ui/Notice';
 import { PhotoPlaces, type Place } from '@/ui/PhotoPlaces';
 import { PicturePlaces } from '@/ui/PicturePlaces';
-import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { parseNumber } from '@/forms';
+import { pictureName } from './picture-name';
+import { useKept } from './useKept';
 import { useJpeg } from './useLook';
 
 const CORNER_NAMES = ['upper left', 'upper right', 'lower right', 'lower left'];
 /** Where corners are looked for first: a little inside the photo. */
-const FIRST: Place[] = [
+const FIRST: [number, number][] = [
   [0.1, 0.1],
   [0.9, 0.1],
   [0.9, 0.9],
   [0.1, 0.9],
 ];
+
+const cornersSchema = z.object({
+  places: z.array(z.tuple([z.number(), z.number()])).length(CORNER_NAMES.length),
+});
 
 /** The four corners of the support on a picture: dragged under a loupe, or moved by keys. */
 export function Corners({
@@ -41,7 +50,10 @@ export function Corners({
 }) {
   const dispatch = useStoreDispatch();
   const jpeg = useJpeg(picture.id);
-  const [places, setPlaces] = useState<Place[]>(picture.corners ?? FIRST);
+  const kept = useKept(`corners:${picture.id}`, cornersSchema, {
+    places: picture.corners ?? FIRST,
+  });
+  const { places } = kept.value;
   const [active, setActive] = useState('0');
   const px = places.map(([x, y]): Place => [x * picture.width, y * picture.height]);
   const problem = cornerProblem(px);
@@ -66,7 +78,9 @@ export function Corners({
         handles={places.map((at, i) => ({ key: String(i), name: CORNER_NAMES[i]!, at }))}
         active={active}
         onActive={setActive}
-        onMove={(key, at) => setPlaces(places.map((p, i) => (String(i) === key ? at : p)))}
+        onMove={(key, [x, y]) =>
+          kept.set({ places: places.map((p, i) => (String(i) === key ? [x, y] : p)) })
+        }
       />
       <Choice
         label="Corner"
@@ -85,10 +99,11 @@ export function Corners({
             changePainting(painting.id, 'Set the corners of a picture', (p) =>
               putPicture(p, {
                 ...picture,
-                corners: places.map(([x, y]) => [x, y] as [number, number]),
+                corners: places,
               }),
             ),
           );
+          kept.done();
           onDone();
         }}
       />
@@ -96,17 +111,44 @@ export function Corners({
   );
 }
 
-/** Grey cards that painters have: their patches from light to dark, L*. */
+/** Grey cards that painters have: their patches from light to dark, Munsell value. */
 const CARDS = {
-  white: { name: 'white paper', L: [95] },
-  grey: { name: 'grey card', L: [49.5] },
-  three: { name: 'white, grey, black', L: [95, 49.5, 20] },
-  six: { name: 'six grey steps', L: [92, 78, 64, 50, 36, 22] },
-  own: { name: 'one of my own', L: [60] },
+  strip: { name: 'a strip of grey steps', values: null },
+  three: { name: 'white, grey, black', values: [9.5, 4.86, 2] },
+  grey: { name: 'grey card', values: [4.86] },
+  white: { name: 'white paper', values: [9.5] },
 } as const;
 type CardKey = keyof typeof CARDS;
+const USUAL_STEPS = '9 7.5 6 4.5 3 2';
+const STEPS_MOST = MOST.patches / 2;
 
-/** Patches of known lightness beside the picture: they turn order into steps. */
+const lightnessOfValue = (v: number): number => lightnessOf(yOfValue(v) / 100);
+
+/** The values of a strip as they are typed, light to dark; null while they are none. */
+export function stepsOf(text: string): number[] | null {
+  const values = text
+    .trim()
+    .split(/[\s;]+/)
+    .map(parseNumber);
+  const fits =
+    values.length <= STEPS_MOST &&
+    values.every((v, i) => v >= 0 && v <= 10 && (i === 0 || v < values[i - 1]!));
+  return fits ? values : null;
+}
+
+/** The strip that was last set on a photo of this painting, as it is typed. */
+const lastSteps = ({ looking }: Painting): string | null => {
+  const used = looking?.pictures.findLast((p) => p.patches.length > 3)?.patches;
+  if (!used) return null;
+  const values = [...new Set(used.map((p) => valueOfY(100 * luminanceOf(p.L)).toFixed(2)))];
+  return values
+    .map(Number)
+    .sort((a, b) => b - a)
+    .slice(0, STEPS_MOST)
+    .join(' ');
+};
+
+/** Patches of known lightness beside the picture: they turn order into steps; on two sides they tell the light too. */
 export function Card({
   painting,
   picture,
@@ -120,25 +162,24 @@ export function Card({
 }) {
   const dispatch = useStoreDispatch();
   const jpeg = useJpeg(picture.id);
-  const [card, setCard] = useState<CardKey>('six');
-  const [own, setOwn] = useState('60');
+  const [card, setCard] = useState<CardKey>('strip');
+  const [text, setText] = useState(() => lastSteps(painting) ?? USUAL_STEPS);
   const [ends, setEnds] = useState<Place[]>([]);
-  const lights: readonly number[] = card === 'own' ? [parseNumber(own)] : CARDS[card].L;
+  const values: readonly number[] | null = CARDS[card].values ?? stepsOf(text);
   if (!jpeg) return null;
   // Four corners of the whole strip, from its light end; the patches lie along it, evenly.
-  const patches = ends.length === 4 ? alongStrip(ends, lights.length) : [];
-  const keep = () => {
+  const patches = values && ends.length === 4 ? alongStrip(ends, values.length) : [];
+  const room = picture.patches.length + patches.length <= MOST.patches;
+  const keep = (more: boolean) => {
     const { newId } = making();
+    const set = patches.map((quad, i) => ({
+      id: newId(),
+      quad: quad.map(([x, y]) => [x, y] as [number, number]),
+      L: lightnessOfValue(values![i]!),
+    }));
     dispatch(
       changePainting(painting.id, 'Set the grey steps of a picture', (p) =>
-        putPicture(p, {
-          ...picture,
-          patches: patches.map((quad, i) => ({
-            id: newId(),
-            quad: quad.map(([x, y]) => [x, y] as [number, number]),
-            L: lights[i]!,
-          })),
-        }),
+        putPicture(p, { ...picture, patches: more ? [...picture.patches, ...set] : set }),
       ),
     );
     onDone();
@@ -152,20 +193,21 @@ export function Card({
         value={card}
         onChange={setCard}
       />
-      {card === 'own' ? (
-        <Stepper
-          label="Its lightness, L* (ten times the value)"
-          step={5}
-          min={0}
-          max={100}
-          text={own}
-          onChangeText={setOwn}
+      {card === 'strip' ? (
+        <Field
+          label="Values of its steps, light to dark; 10 is white"
+          value={text}
+          onChangeText={setText}
+          placeholder={USUAL_STEPS}
+          error={
+            values ? undefined : `Write them as ${USUAL_STEPS}: at most ${STEPS_MOST}, each darker.`
+          }
         />
       ) : null}
       <Text>
-        {lights.length > 1
-          ? 'Tap the four corners of the whole strip: its light end first, upper corner, then as a clock goes.'
-          : 'Tap its four corners.'}
+        {values?.length === 1
+          ? 'Tap its four corners.'
+          : 'Tap the four corners of the whole strip: its light end first, upper corner, then as a clock goes.'}
       </Text>
       <PhotoPlaces
         url={`data:image/jpeg;base64,${jpeg}`}
@@ -173,8 +215,9 @@ export function Card({
         ratio={picture.height / picture.width}
         width={width}
         outlines={[
-          { key: 'strip', name: lights.length > 1 ? 'strip' : 'card', places: ends },
-          ...patches.map((places, i) => ({ key: `p${i}`, name: String(lights[i]), places })),
+          ...picture.patches.map(({ id, quad }) => ({ key: id, name: '', places: quad })),
+          { key: 'strip', name: 'strip', places: ends },
+          ...patches.map((places, i) => ({ key: `p${i}`, name: String(values![i]), places })),
         ]}
         active="strip"
         onPlace={(at) => setEnds(ends.length >= 4 ? [at] : [...ends, at])}
@@ -182,22 +225,32 @@ export function Card({
       <Action
         title="Go by these"
         kind="primary"
-        disabled={patches.length === 0 || !lights.every((L) => L >= 0 && L <= 100)}
-        onPress={keep}
+        disabled={patches.length === 0}
+        onPress={() => keep(false)}
       />
       {picture.patches.length > 0 ? (
-        <Action
-          title="Without a card"
-          kind="quiet"
-          onPress={() => {
-            dispatch(
-              changePainting(painting.id, 'Took the grey steps of a picture away', (p) =>
-                putPicture(p, { ...picture, patches: [] }),
-              ),
-            );
-            onDone();
-          }}
-        />
+        <>
+          <Action
+            title="Add them to those set"
+            disabled={patches.length === 0 || !room}
+            onPress={() => keep(true)}
+          />
+          <Text size="small" tone="ink2">
+            The same steps on the other side of the picture tell how evenly it is lit.
+          </Text>
+          <Action
+            title="Without a card"
+            kind="quiet"
+            onPress={() => {
+              dispatch(
+                changePainting(painting.id, 'Took the grey steps of a picture away', (p) =>
+                  putPicture(p, { ...picture, patches: [] }),
+                ),
+              );
+              onDone();
+            }}
+          />
+        </>
       ) : null}
       <Action title="Not now" kind="quiet" onPress={onDone} />
     </View>
@@ -217,12 +270,12 @@ export function alongStrip(ends: readonly Place[], count: number): Place[][] {
   });
 }
 
-/** Take a picture out of the look. */
+/** Take a picture out of the look. A photo of the log stays there, without its corners. */
 export function TakeOutPicture({ painting, picture }: { painting: Painting; picture: Picture }) {
   const dispatch = useStoreDispatch();
   return (
     <Action
-      title="Take this picture out"
+      title={`Take out: ${pictureName(picture)}`}
       kind="quiet"
       onPress={() =>
         dispatch(

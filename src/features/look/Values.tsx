@@ -1,36 +1,28 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
-import { lookingOf, putIntent } from '@/core/looking/edit';
+import { squintSigmaMm } from '@/core/looking/blur';
 import type { Pair } from '@/core/looking/relations';
 import type { Picture } from '@/core/looking/schema';
-import { tellRange, tellValues, type PassageTold } from '@/core/looking/tell';
+import { tellRange, tellValues } from '@/core/looking/tell';
 import type { Painting } from '@/core/painting';
 import { parseNumber } from '@/forms';
-import { changePainting } from '@/store/actions';
-import { useStoreDispatch } from '@/store/hooks';
-import { Action } from '@/ui/Action';
-import { Choice } from '@/ui/Choice';
-import { Stepper } from '@/ui/Stepper';
 import { useWide } from '@/ui/Split';
 import { Heading, Text } from '@/ui/Text';
-import { colour, space } from '@/ui/tokens';
+import { space } from '@/ui/tokens';
 import { Ladder } from './Ladder';
 import { MapPicture } from './MapPicture';
+import { MapControls } from './MapControls';
 import { Mend } from './Mend';
+import { PassageRow } from './PassageRow';
+import { pictureName } from './picture-name';
 import { useMap, type LookState, type MapAsked } from './useLook';
-
-const VIEWS = [
-  { key: 'masses', name: 'masses' },
-  { key: 'grey', name: 'greys' },
-  { key: 'warmth', name: 'warm and cool' },
-  { key: 'colour', name: 'colour' },
-] as const;
 
 /** Values of design and work side by side, the order of the passages, what departs, and what would mend it. */
 export function Values({
   painting,
   work,
   design,
+  references,
   state,
   pairs,
   width,
@@ -38,6 +30,8 @@ export function Values({
   painting: Painting;
   work: Picture;
   design: Picture | null;
+  /** Pictures of the subject: seen beside the work, never held against its outlines. */
+  references: Picture[];
   state: LookState;
   pairs: Pair[];
   width: number;
@@ -49,7 +43,8 @@ export function Values({
   const [squint, setSquint] = useState('0');
   const k = Math.min(9, Math.max(2, Math.round(parseNumber(kText)) || 5));
   const cm = parseNumber(squint);
-  const squintMm = cm >= 0 && cm <= 20 ? cm * 10 : 0;
+  // Discs of so many cm melt.
+  const squintMm = cm >= 0 && cm <= 20 ? squintSigmaMm(cm * 10) : 0;
   const drawn: MapAsked = {
     view,
     k,
@@ -59,10 +54,13 @@ export function Values({
     distanceM: null,
     mostPx: 620,
   };
-  const designMap = useMap(painting, design, drawn);
+  const [besideId, setBeside] = useState<string | null>(null);
+  const reference = references.find((p) => p.id === besideId) ?? null;
+  const beside = reference ?? design ?? references[0] ?? null;
+  const besideMap = useMap(supportOf(painting, beside), beside, drawn);
   // One set of thresholds serves both: else two unlike pictures get alike masses.
-  const shared = designMap && view === 'masses' ? designMap.thresholds : null;
-  const workMap = useMap(painting, work, { ...drawn, thresholds: shared });
+  const shared = besideMap && view === 'masses' ? besideMap.thresholds : null;
+  const workMap = useMap(painting.support, work, { ...drawn, thresholds: shared });
   const names = useMemo(
     () => new Map(painting.passages.map((p) => [p.id, p.name])),
     [painting.passages],
@@ -78,16 +76,21 @@ export function Values({
   const off = told?.passages
     .filter((p) => p.byL !== null)
     .sort((p, q) => Math.abs(q.byL!) - Math.abs(p.byL!))[0];
-  const ratio = painting.support.heightMm / painting.support.widthMm;
+  const ratio = ratioOf(painting.support);
   const side = wide ? Math.floor(width * 0.62) : width;
-  const each = Math.floor((side - space.s) / (design ? 2 : 1));
+  const each = Math.floor((side - space.s) / (beside ? 2 : 1));
   const pictures = (
     <View style={{ gap: space.m, width: side }}>
       <View style={styles.pair}>
-        {design ? (
+        {beside ? (
           <View>
-            <MapPicture map={designMap} label="The design" width={each} ratio={ratio} />
-            <Text size="small">○ design</Text>
+            <MapPicture
+              map={besideMap}
+              label={beside.kind === 'design' ? 'The design' : 'The reference'}
+              width={each}
+              ratio={ratioOf(supportOf(painting, beside))}
+            />
+            <Text size="small">{beside.kind === 'design' ? '○ design' : pictureName(beside)}</Text>
           </View>
         ) : null}
         <View>
@@ -98,35 +101,14 @@ export function Values({
     </View>
   );
   const controls = (
-    <View style={{ gap: space.m }}>
-      <Choice label="Shown in" options={[...VIEWS]} value={view} onChange={setView} />
-      <View style={styles.figures}>
-        {view === 'masses' ? (
-          <Stepper label="Masses" step={1} min={2} max={9} text={kText} onChangeText={setK} />
-        ) : null}
-        <Stepper
-          label="Squint: nothing finer than"
-          unit="cm"
-          step={0.5}
-          min={0}
-          max={20}
-          text={squint}
-          onChangeText={setSquint}
-        />
-      </View>
-      {view === 'masses' ? (
-        <Choice
-          label="Masses parted"
-          options={[
-            { key: 'breaks', name: 'where values part' },
-            { key: 'even', name: 'evenly' },
-            { key: 'areas', name: 'by area' },
-          ]}
-          value={way}
-          onChange={setWay}
-        />
-      ) : null}
-    </View>
+    <MapControls
+      view={{ value: view, set: setView }}
+      masses={{ value: kText, set: setK }}
+      way={{ value: way, set: setWay }}
+      squint={{ value: squint, set: setSquint }}
+      beside={{ value: beside?.id ?? null, set: setBeside }}
+      choices={[...(design ? [design] : []), ...references]}
+    />
   );
   const figures = told ? (
     <View style={{ gap: space.m, flex: 1 }}>
@@ -147,7 +129,7 @@ export function Values({
       {told.passages
         .filter((p) => p.designL !== null)
         .map((p) => (
-          <Passage key={p.id} painting={painting} told={p} level={level} />
+          <PassageRow key={p.id} painting={painting} told={p} level={level} />
         ))}
     </View>
   ) : null;
@@ -173,78 +155,17 @@ export function Values({
   );
 }
 
-/** One passage: what is said of it, and whether it is meant so. */
-function Passage({
-  painting,
-  told,
-  level,
-}: {
-  painting: Painting;
-  told: PassageTold;
-  level: 'order' | 'relative' | 'steps';
-}) {
-  const dispatch = useStoreDispatch();
-  const intent = lookingOf(painting).intents.find((i) => i.id === told.id);
-  const departs = intent?.departs ?? null;
-  const set = (next: number | 'free' | null, label: string) =>
-    dispatch(
-      changePainting(painting.id, label, (p) =>
-        putIntent(p, { id: told.id, departs: next, why: intent?.why ?? '' }),
-      ),
-    );
-  const figure = (L: number) => (L / 10).toFixed(1);
-  return (
-    <View style={styles.row}>
-      <View style={{ flex: 1 }}>
-        <Text strong>{told.name}</Text>
-        <Text size="small" tone={told.byL === null ? 'ink2' : 'tawny'}>
-          {told.words}
-        </Text>
-        {level === 'steps' ? (
-          <Text size="small" tone="ink2">
-            {`value ${figure(told.designL!)} in the design, ${figure(told.workL)} ±${figure(1.645 * told.sigmaL)} here`}
-          </Text>
-        ) : null}
-      </View>
-      {departs !== null ? (
-        <Action
-          title="As in the design"
-          kind="quiet"
-          label={`As in the design: ${told.name}`}
-          onPress={() => set(null, `Meant ${told.name} as in the design`)}
-        />
-      ) : (
-        <>
-          {told.byL !== null ? (
-            <Action
-              title="Meant so"
-              kind="quiet"
-              label={`Meant so: ${told.name}`}
-              onPress={() => set(Math.round(told.byL!), `Meant ${told.name} so`)}
-            />
-          ) : null}
-          <Action
-            title="Leave free"
-            kind="quiet"
-            label={`Leave free: ${told.name}`}
-            onPress={() => set('free', `Left ${told.name} free`)}
-          />
-        </>
-      )}
-    </View>
-  );
+const ratioOf = ({ widthMm, heightMm }: { widthMm: number; heightMm: number }): number =>
+  heightMm / widthMm;
+
+/** A reference whose corners nobody set has its own shape; all else lies on the support. */
+function supportOf({ support }: Painting, picture: Picture | null): Painting['support'] {
+  return picture?.kind === 'reference' && !picture.corners
+    ? { ...support, heightMm: (support.widthMm * picture.height) / picture.width }
+    : support;
 }
 
 const styles = StyleSheet.create({
   pair: { flexDirection: 'row', gap: space.s },
-  figures: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.xl, rowGap: space.s },
   wide: { flexDirection: 'row', gap: space.xl, alignItems: 'flex-start' },
-  row: {
-    flexDirection: 'row',
-    alignItems: 'center',
-    gap: space.s,
-    paddingVertical: space.s,
-    borderBottomWidth: 1,
-    borderBottomColor: colour.rule,
-  },
 });

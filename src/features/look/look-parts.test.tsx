@@ -3,7 +3,7 @@ import type { PassageTold } from '@/core/looking/tell';
 import { PicturePlaces, type Handle } from '@/ui/PicturePlaces';
 import { Ladder } from './Ladder';
 import { pictureName } from './picture-name';
-import { alongStrip } from './SetPicture';
+import { alongStrip, stepsOf } from './SetPicture';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({ push: jest.fn() }) }));
 
@@ -70,6 +70,7 @@ describe('the ladder', () => {
     name,
     words: byL === null ? 'true' : '1.3 values too light',
     byL,
+    meantL: byL,
     designL,
     workL,
     sigmaL: 2,
@@ -125,6 +126,17 @@ test('patches lie evenly along a strip, the light end first', () => {
   expect(patches).toHaveLength(3);
   expect(patches[0]!.map(([x]) => x)).toEqual([0, expect.closeTo(0.2), expect.closeTo(0.2), 0]);
   expect(patches[2]![1]).toEqual([expect.closeTo(0.6), 0]);
+});
+
+test('values of a strip as painters type them; what is none is refused', () => {
+  expect(stepsOf('9 7.5 6')).toEqual([9, 7.5, 6]);
+  expect(stepsOf(' 9,5; 5;2 ')).toEqual([9.5, 5, 2]);
+  expect(stepsOf('2 5 9')).toBeNull();
+  expect(stepsOf('9 9')).toBeNull();
+  expect(stepsOf('11 5')).toBeNull();
+  expect(stepsOf('white')).toBeNull();
+  expect(stepsOf('')).toBeNull();
+  expect(stepsOf(Array.from({ length: 13 }, (_, i) => 9.9 - i / 10).join(' '))).toBeNull();
 });
 
 test('a picture is called by what it is, else by its hour', () => {

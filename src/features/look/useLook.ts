@@ -147,6 +147,14 @@ export function useLook(
       ];
     });
   }, [state, looking.intents]);
+  if (jpeg === null && work)
+    return {
+      state: {
+        at: 'failed',
+        why: 'The photo of this picture is not in this browser. Take in the studio’s file with its photos, or choose another picture.',
+      },
+      pairs: [],
+    };
   return { state: ready ? state : { at: 'rest' }, pairs };
 }
 
@@ -154,7 +162,7 @@ export type MapAsked = Omit<MapRequest, 'support' | 'shot'>;
 
 /** A picture drawn on its support; the last one stays until the next is there. */
 export function useMap(
-  painting: Painting,
+  { kind, widthMm, heightMm }: Painting['support'],
   picture: Picture | null,
   { view, k, way, thresholds, squintMm, distanceM, mostPx }: MapAsked,
 ): MapReply | null {
@@ -165,7 +173,7 @@ export function useMap(
     if (!picture || !jpeg) return;
     let here = true;
     drawMap({
-      support: painting.support,
+      support: { kind, widthMm, heightMm },
       shot: { picture, jpeg },
       view,
       k,
@@ -181,6 +189,19 @@ export function useMap(
     return () => {
       here = false;
     };
-  }, [painting.support, picture, jpeg, view, k, way, thresholds, squintMm, distanceM, mostPx]);
+  }, [
+    kind,
+    widthMm,
+    heightMm,
+    picture,
+    jpeg,
+    view,
+    k,
+    way,
+    thresholds,
+    squintMm,
+    distanceM,
+    mostPx,
+  ]);
   return map?.of === of ? map.reply : null;
 }
