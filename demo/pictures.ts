@@ -48,6 +48,9 @@ const CLOTH: Point[] = [
   [500, 400],
 ];
 
+/** As it is painted: over the edges of the support. */
+const PAINTED_CLOTH = CLOTH.map(([x, y]): Point => [x === W ? W + 20 : x, y === H ? H + 20 : y]);
+
 /** Outlines of the passages, mm; what has more `above` lies over the others. */
 export const QUINCES_OUTLINES: Record<string, { rings: Point[][]; above: number }> = {
   wall: {
@@ -171,7 +174,7 @@ export function quincesPicture(stage: Stage): Picture {
       4,
     );
   });
-  picture = over(picture, polygon(CLOTH), stage.cloth, soft);
+  picture = over(picture, polygon(PAINTED_CLOTH), stage.cloth, soft);
   FRUIT.forEach((f, i) => {
     const x = f.x + (i === 2 ? stage.slip : 0);
     const body = over(

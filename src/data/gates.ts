@@ -32,6 +32,11 @@ export const GATES: Gate[] = [
   },
   { id: 'over-halftones', role: 'overpainting', question: 'Dark half-tones there?' },
   {
+    id: 'over-range',
+    role: 'overpainting',
+    question: 'Range held back for the last lights?',
+  },
+  {
     id: 'over-whole',
     role: 'overpainting',
     question: 'The whole judged together, not one passage?',

@@ -22,6 +22,22 @@ export const LOOKING_ROWS = {
     'CSS px',
     'a photo on a phone is so wide: a finger is good to one of them',
   ),
+  findPx: lowRow(360, 'px', 'the side on which sides of a picture are looked for: ' + JUDGEMENT),
+  findRise: lowRow(4, 'codes per px', 'less is noise: ' + JUDGEMENT),
+  findRiseShare: lowRow(0.15, 'of the strong rises', JUDGEMENT),
+  findLines: lowRow(14, 'lines a family', JUDGEMENT),
+  findArea: lowRow(0.12, 'share of the photo', 'a picture smaller than that is not held up'),
+  findAspect: lowRow(0.08, 'of the proportions', 'first guess of the corners: ' + JUDGEMENT),
+  findScore: lowRow(0.25, 'share', 'below it no corners are proposed: ' + JUDGEMENT),
+  findReachPx: lowRow(12, 'px', 'how far from a finger a side is looked for: ' + JUDGEMENT),
+  findReachShare: lowRow(0.012, 'of the longer side', 'the same on a large photo: ' + JUDGEMENT),
+  findAgreePx: lowRow(1.5, 'px', 'places that lie on one line: ' + JUDGEMENT),
+  findAgreed: lowRow(0.6, 'share', 'fewer, and the corner stays where the finger set it'),
+  snappedSigmaPx: lowRow(
+    0.3,
+    'px',
+    'corner of two lines of a hundred places each: 2 s / sqrt n is 0.1 to 0.3 in simulation',
+  ),
   // Cards.
   patchWeightY: lowRow(0.02, 'Y', 'weights of the patches are 1 / (Y + this): ' + JUDGEMENT),
   clippedCode: lowRow(250, 'code', 'a patch whose mean is above says only "beyond"'),
@@ -79,6 +95,7 @@ export const LOOKING_ROWS = {
   // Graded passages.
   gradeBins: lowRow(24, 'bins', JUDGEMENT),
   gradeNoiseL: lowRow(0.3, 'L*', JUDGEMENT),
+  gradeTurnL: lowRow(2, 'L*', 'less is the brush: ' + JUDGEMENT),
   bandSteps: lowRow(2.5, 'mean steps', 'a step that stands out: ' + JUDGEMENT),
   bandL: lowRow(2, 'L*', JUDGEMENT),
   // Masses.
@@ -110,6 +127,7 @@ export const LOOKING_ROWS = {
   firmMin: lowRow(8, 'minutes of arc', 'shiftable: ' + JUDGEMENT),
   softMin: lowRow(30, 'minutes of arc', 'shiftable: ' + JUDGEMENT),
   viewM: lowRow(1.5, 'm', 'the usual step back: ' + JUDGEMENT),
+  pullTie: lowRow(0.1, 'of the strongest', 'two that pull about alike: ' + JUDGEMENT),
   pullColour: lowRow(0.6, 'weight', JUDGEMENT),
   pullChroma: lowRow(0.3, 'weight', JUDGEMENT),
   // Distance.
@@ -127,6 +145,27 @@ export const LOOKING_ROWS = {
   changeShare: lowRow(0.005, 'share of the picture', 'less is not told: ' + JUDGEMENT),
   changeDe: lowRow(4, 'dE*ab', JUDGEMENT),
   changeBlurMm: lowRow(3, 'mm', JUDGEMENT),
+  registerPxPerMm: lowRow(1.5, 'px/mm', 'two photos are laid on each other so fine: ' + JUDGEMENT),
+  registerReachMm: lowRow(4, 'mm', 'corners set by hand are nearer than that: ' + JUDGEMENT),
+  registerTileMm: lowRow(80, 'mm', JUDGEMENT),
+  registerTiles: lowRow(3, 'places', 'fewer tell nothing of the whole: ' + JUDGEMENT),
+  registerRise: lowRow(0.5, 'L* per px', 'a plainer place has nothing to lie by: ' + JUDGEMENT),
+  registerTwoWays: lowRow(
+    0.1,
+    'of the stronger way',
+    'borders in one direction alone: ' + JUDGEMENT,
+  ),
+  registerLeast: lowRow(0.6, 'correlation', 'less was painted over: ' + JUDGEMENT),
+  registerPoorMm: lowRow(1.5, 'mm', 'further apart, and borders look like changes'),
+  slowSteps: lowRow(3, 'photos', JUDGEMENT),
+  slowShare: lowRow(0.2, 'of the median', JUDGEMENT),
+  churnTurns: lowRow(1, 'times the other way', JUDGEMENT),
+  churnTold: lowRow(2, 'walked over gained', JUDGEMENT),
+  // Detail.
+  markL: lowRow(3, 'L*', 'a mark that stands off its surroundings: ' + JUDGEMENT),
+  markShare: lowRow(0.002, 'share of the picture', 'less is not told: ' + JUDGEMENT),
+  markStays: lowRow(0.9, 'share', JUDGEMENT),
+  finestBrushMm: lowRow(2, 'mm', 'a small round; the painter says his own: ' + JUDGEMENT),
   registerMm: lowRow(0.5, 'mm', 'how well two photos lie on each other: ' + JUDGEMENT),
 } as const satisfies Record<string, ConstantRow>;
 

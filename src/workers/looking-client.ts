@@ -1,11 +1,17 @@
 import { proxy } from 'comlink';
 import {
+  cornersReplySchema,
   lookReplySchema,
   mapReplySchema,
+  stepReplySchema,
+  type CornersReply,
+  type CornersRequest,
   type LookReply,
   type LookRequest,
   type MapReply,
   type MapRequest,
+  type StepReply,
+  type StepRequest,
 } from './looking-protocol';
 import type { Looker } from './looking-solver';
 import { unpack } from './protocol';
@@ -37,6 +43,14 @@ export const lookAt = async (
 /** A picture on its support, as it is drawn. */
 export const drawMap = async (request: MapRequest): Promise<MapReply> =>
   unpack(mapReplySchema, await workers.run((jobs) => jobs.map(request)));
+
+/** Where the corners of a picture are on its photo. */
+export const findCorners = async (request: CornersRequest): Promise<CornersReply> =>
+  unpack(cornersReplySchema, await workers.run((jobs) => jobs.corners(request)));
+
+/** One photo of a row, held against the one before. */
+export const lookStep = async (request: StepRequest): Promise<StepReply> =>
+  unpack(stepReplySchema, await workers.run((jobs) => jobs.step(request)));
 
 /** Whatever it is at is dropped; the next look begins in a new worker. */
 export const stopLooking = (): void => workers.stop();

@@ -1,27 +1,35 @@
 import { LOOKING } from '@/data/looking';
-import { blurred } from '@/core/looking/blur';
+import { intentOf } from '@/core/looking/edit';
 import { viewFrom } from '@/core/looking/distance';
+import { proposeCorners, snapCorners } from '@/core/looking/find-corners';
+import { profileOf } from '@/core/looking/graded';
 import { changed, look, prepare, type PassageAsked, type Prepared } from '@/core/looking/look';
-import { histogramOf, massesOf, thresholdsOf } from '@/core/looking/masses';
+import { mapOf, shrunk } from '@/core/looking/maps';
+import { marksSeen, type MarksSeen } from '@/core/looking/marks';
 import { labelsOf } from '@/core/looking/passages';
 import type { Photo, Point, Raster } from '@/core/looking/photo';
+import { gradedOf } from '@/core/looking/relations';
 import type { Picture } from '@/core/looking/schema';
-import { passageValues } from '@/core/looking/values';
-import { lightnessOf, WARM } from '@/core/optics/colour';
-import { linearOf } from '@/core/optics/screen';
-import { fromLinear } from '@/core/optics/srgb';
+import { passageHistogram, passageValues } from '@/core/looking/values';
+import { lightnessOf } from '@/core/optics/colour';
 import {
+  cornersRequestSchema,
   lookRequestSchema,
   mapRequestSchema,
+  stepRequestSchema,
+  type CornersReply,
   type LookReply,
   type LookRequest,
   type MapReply,
-  type MapRequest,
+  type StepReply,
 } from './looking-protocol';
 import { replyLater, type Reply } from './protocol';
 
 /** Decodes a JPEG; the browser's own means, handed in so that the rest runs anywhere. */
 export type Decode = (jpeg: string) => Promise<Photo>;
+
+/** Marks are looked for on a picture of this size: a brush of a millimetre is still a pixel of a metre. */
+const MARKS_PX = 1200;
 
 /** A painter goes to and fro between two or three pictures: so many stand ready. */
 const READY = 3;
@@ -39,9 +47,34 @@ const WHOLE: [number, number][] = [
 /** Where the corners of a picture are, px: those that were set, or the whole, for a file of the design itself. */
 const cornersOf = (p: Picture): Point[] => (p.corners ?? WHOLE).map((c) => px(c, p));
 
+/** Marks finer than a brush, and what is left of them from afar; 0 m: from near. */
+function marksOf(raster: Raster, brushMm: number, distanceM: number): MarksSeen {
+  const small = shrunk(raster, MARKS_PX);
+  const far = distanceM > 0 ? viewFrom(small, distanceM).map(lightnessOf) : small.L;
+  return marksSeen(small.L, far, small.width, small.height, brushMm * small.pxPerMm);
+}
+
 /** How sure a place is that a finger has set, px of the photo. */
 const tapSigma = ({ width }: Picture): number =>
   Math.max(LOOKING.loupeSigmaPx, width / LOOKING.tapScreenPx);
+
+/** The passages that are outlined and still there, as they are meant. */
+const passagesOf = ({
+  looking,
+  passageIds,
+}: Pick<LookRequest, 'looking' | 'passageIds'>): PassageAsked[] =>
+  looking.outlines
+    .filter((o) => passageIds.includes(o.id))
+    .map((o) => {
+      const { departs } = intentOf(looking, o.id);
+      return {
+        id: o.id,
+        rings: o.rings,
+        above: o.above,
+        ...(departs !== null && { departure: departs === 'free' ? departs : { L: departs } }),
+        ...(intentOf(looking, o.id).graded && { graded: true as const }),
+      };
+    });
 
 /** The jobs of the worker that looks at pictures. */
 export function looker(decode: Decode) {
@@ -78,19 +111,6 @@ export function looker(decode: Decode) {
     );
   }
 
-  const passagesOf = ({ looking, passageIds }: LookRequest): PassageAsked[] =>
-    looking.outlines
-      .filter((o) => passageIds.includes(o.id))
-      .map((o) => {
-        const departs = looking.intents.find((i) => i.id === o.id)?.departs ?? null;
-        return {
-          id: o.id,
-          rings: o.rings,
-          above: o.above,
-          ...(departs !== null && { departure: departs === 'free' ? departs : { L: departs } }),
-        };
-      });
-
   return {
     look: (raw: unknown, onProgress?: (share: number) => unknown): Promise<Reply> =>
       replyLater(async (): Promise<LookReply> => {
@@ -99,7 +119,8 @@ export function looker(decode: Decode) {
         const own = passagesOf(request);
         const design = request.design ? await prepared(request.design, support) : null;
         void onProgress?.(0.2);
-        const meant = design ? passageValues(design.raster, labelsOf(design.raster, own)) : [];
+        const designLabels = design && labelsOf(design.raster, own);
+        const meant = design ? passageValues(design.raster, designLabels!) : [];
         const passages = own.map((p) => {
           const v = meant.find((x) => x.id === p.id);
           return v ? { ...p, designLab: [v.L, v.a, v.b] as [number, number, number] } : p;
@@ -115,7 +136,8 @@ export function looker(decode: Decode) {
             edges: request.edges,
             attention: request.edges,
             distancesM: request.distancesM,
-            cornerSigmaPx: tapSigma(work.picture),
+            viewM: request.viewM,
+            cornerSigmaPx: work.picture.onEdges ? LOOKING.snappedSigmaPx : tapSigma(work.picture),
             keyPoints: work.picture.marks.flatMap((m) => {
               const point = looking.points.find((p) => p.id === m.id);
               return point
@@ -136,12 +158,29 @@ export function looker(decode: Decode) {
             return false;
           },
         )!;
+        const labels = labelsOf(now.raster, own);
         const before = request.before && (await prepared(request.before, support));
         return {
           looked,
           design: meant,
           change: before && changed(before, now, own),
           beforeLevel: before && before.trust.level,
+          designGraded: design
+            ? own.flatMap((p, i) => {
+                if (!p.graded) return [];
+                const profile = profileOf(design.raster, designLabels!, i);
+                return profile.length < 3 ? [] : [{ id: p.id, ...gradedOf(profile) }];
+              })
+            : [],
+          histograms: own.map((p, i) => ({
+            id: p.id,
+            work: passageHistogram(now.raster, labels, i),
+            design: design && passageHistogram(design.raster, designLabels!, i),
+          })),
+          marks:
+            request.brushMm === null
+              ? null
+              : marksOf(now.raster, request.brushMm, request.distancesM[0] ?? 0),
         };
       }),
 
@@ -149,104 +188,38 @@ export function looker(decode: Decode) {
       replyLater(async (): Promise<MapReply> => {
         const asked = mapRequestSchema.parse(raw);
         const { raster } = await prepared(asked.shot, asked.support);
-        return mapOf(raster, asked);
+        const against = asked.against && (await prepared(asked.against, asked.support)).raster;
+        return mapOf(raster, asked, against);
+      }),
+
+    corners: (raw: unknown): Promise<Reply> =>
+      replyLater(async (): Promise<CornersReply> => {
+        const { support, jpeg, corners } = cornersRequestSchema.parse(raw);
+        const photo = await decode(jpeg);
+        const share = ([x, y]: Point): Point => [x / photo.width, y / photo.height];
+        if (corners === null) {
+          const proposed = proposeCorners(photo, support);
+          return { corners: proposed && proposed.map(share), found: proposed !== null };
+        }
+        const snapped = snapCorners(
+          photo,
+          corners.map(([x, y]): Point => [x * photo.width, y * photo.height]),
+        );
+        return { corners: snapped.corners.map(share), found: snapped.found };
+      }),
+
+    step: (raw: unknown): Promise<Reply> =>
+      replyLater(async (): Promise<StepReply> => {
+        const request = stepRequestSchema.parse(raw);
+        const own = passagesOf(request);
+        const before = request.before && (await prepared(request.before, request.support));
+        const now = await prepared(request.now, request.support);
+        return {
+          values: passageValues(now.raster, labelsOf(now.raster, own)),
+          level: now.trust.level,
+          change: before && changed(before, now, own),
+        };
       }),
   };
 }
 export type Looker = ReturnType<typeof looker>;
-
-const codeTable = Uint8ClampedArray.from({ length: 1001 }, (_, i) => {
-  const [g] = linearOf([i / 10, 0, 0]);
-  return Math.round(255 * fromLinear(Math.min(1, Math.max(0, g))));
-});
-const codeOfL = (L: number): number => codeTable[Math.min(1000, Math.max(0, Math.round(L * 10)))]!;
-
-/** A raster reduced to what a screen shows, as means of light. */
-function shrunk(raster: Raster, mostPx: number): Raster {
-  const by = Math.max(1, Math.ceil(Math.max(raster.width, raster.height) / mostPx));
-  if (by === 1) return raster;
-  const width = Math.floor(raster.width / by);
-  const height = Math.floor(raster.height / by);
-  const mean = (plane: Float32Array): Float32Array => {
-    const out = new Float32Array(width * height);
-    for (let y = 0; y < height; y++)
-      for (let x = 0; x < width; x++) {
-        let sum = 0;
-        for (let j = 0; j < by; j++)
-          for (let i = 0; i < by; i++) sum += plane[(y * by + j) * raster.width + x * by + i]!;
-        out[y * width + x] = sum / (by * by);
-      }
-    return out;
-  };
-  const Y = mean(raster.Y);
-  return {
-    ...raster,
-    width,
-    height,
-    pxPerMm: raster.pxPerMm / by,
-    Y,
-    L: Y.map(lightnessOf),
-    a: mean(raster.a),
-    b: mean(raster.b),
-  };
-}
-
-function mapOf(whole: Raster, asked: MapRequest): MapReply {
-  const raster = shrunk(whole, asked.mostPx);
-  const { width, height, pxPerMm } = raster;
-  const seen = asked.distanceM === null ? raster.Y : viewFrom(raster, asked.distanceM);
-  const Y = asked.squintMm > 0 ? blurred(seen, width, height, asked.squintMm * pxPerMm) : seen;
-  const L = Y === raster.Y ? raster.L : Y.map(lightnessOf);
-  const rgba = new Uint8ClampedArray(width * height * 4);
-  const put = (i: number, r: number, g: number, b: number): void => {
-    rgba[4 * i] = r;
-    rgba[4 * i + 1] = g;
-    rgba[4 * i + 2] = b;
-    rgba[4 * i + 3] = 255;
-  };
-  if (asked.view === 'masses') {
-    const thresholds = asked.thresholds ?? thresholdsOf(histogramOf(L), asked.k, asked.way);
-    const { map, means, shares } = massesOf(L, raster, thresholds, 0);
-    const codes = means.map(codeOfL);
-    for (let i = 0; i < map.length; i++) {
-      const v = codes[map[i]!]!;
-      put(i, v, v, v);
-    }
-    return { width, height, rgba, thresholds, shares };
-  }
-  if (asked.view === 'warmth') {
-    const sigma = Math.max(1, asked.squintMm * pxPerMm);
-    const soft = (p: Float32Array) => blurred(p, width, height, sigma);
-    const [a, b] = [soft(raster.a), soft(raster.b)];
-    let mean = 0;
-    const warm = new Float32Array(a.length);
-    for (let i = 0; i < a.length; i++) {
-      warm[i] = a[i]! * WARM[0] + b[i]! * WARM[1];
-      mean += warm[i]! / a.length;
-    }
-    for (let i = 0; i < a.length; i++) {
-      // A neutral has no temperature; a cast of the photo goes with the mean.
-      const t =
-        Math.hypot(a[i]!, b[i]!) < LOOKING.neutralChroma
-          ? 0
-          : Math.min(1, Math.max(-1, (warm[i]! - mean) / 40));
-      const [r, g, bl] =
-        t > 0
-          ? [233 - 60 * t, 233 - 140 * t, 232 - 190 * t]
-          : [233 + 150 * t, 233 + 95 * t, 232 + 30 * t];
-      put(i, r, g, bl);
-    }
-    return { width, height, rgba, thresholds: [], shares: [] };
-  }
-  for (let i = 0; i < L.length; i++) {
-    if (asked.view === 'grey') {
-      const v = codeOfL(L[i]!);
-      put(i, v, v, v);
-      continue;
-    }
-    const [r, g, b] = linearOf([L[i]!, raster.a[i]!, raster.b[i]!]);
-    const code = (v: number) => 255 * fromLinear(Math.min(1, Math.max(0, v)));
-    put(i, code(r), code(g), code(b));
-  }
-  return { width, height, rgba, thresholds: [], shares: [] };
-}

@@ -13,7 +13,13 @@ import { USUAL_PACE } from '@/core/session/pace';
 import { solveRepairs, solveWishes } from './client';
 import { demoPhoto } from '../../demo/pictures';
 import { demoStudio } from '../../demo/studio';
-import { lookReplySchema, mapReplySchema } from './looking-protocol';
+import {
+  cornersReplySchema,
+  lookReplySchema,
+  mapReplySchema,
+  stepReplySchema,
+} from './looking-protocol';
+import type { Photo } from '@/core/looking/photo';
 import { looker } from './looking-solver';
 import { COLOUR_SOLVER } from './colour-solver';
 import { solveTarget } from './colour-client';
@@ -191,7 +197,13 @@ describe('the worker that looks at pictures', () => {
     picture: looking!.pictures.find((p) => p.id === id)!,
     jpeg: id,
   });
-  const decoded = jest.fn((id: string) => Promise.resolve(demoPhoto(id)!));
+  // Making them is the slow part here: each once.
+  const made = new Map<string, Photo>();
+  const decoded = jest.fn((id: string) => {
+    const photo = made.get(id) ?? demoPhoto(id)!;
+    made.set(id, photo);
+    return Promise.resolve(photo);
+  });
   const jobs = looker(decoded);
   const request = {
     support: still.support,
@@ -201,15 +213,21 @@ describe('the worker that looks at pictures', () => {
     looking,
     passageIds: still.passages.map((p) => p.id),
     edges: false,
-    distancesM: [],
+    distancesM: [3],
+    viewM: 1.5,
+    brushMm: 2,
   };
 
   test('it tells the slate, decodes each photo once, and draws what is asked', async () => {
     const told: number[] = [];
     const answer = await jobs.look(request, (share) => told.push(share));
-    const { looked } = unpack(lookReplySchema, answer);
+    const { looked, histograms, marks } = unpack(lookReplySchema, answer);
     const slate = still.passages.find((p) => p.name === 'slate')!.id;
     expect(looked.key!.residuals.find((r) => r.id === slate)!.L).toBeGreaterThan(10);
+    expect(histograms.map((h) => h.work.reduce((s, v) => s + v, 0))).toEqual(
+      histograms.map(() => expect.closeTo(1, 6)),
+    );
+    expect(marks!.share).toBeLessThan(0.1);
     expect(told.at(-1)).toBeGreaterThan(0.8);
     const drawn = {
       k: 5,
@@ -218,6 +236,8 @@ describe('the worker that looks at pictures', () => {
       squintMm: 0,
       distanceM: null,
       mostPx: 120,
+      key: null,
+      against: null,
     };
     const map = async (view: string) =>
       unpack(
@@ -229,6 +249,43 @@ describe('the worker that looks at pictures', () => {
     expect(masses.shares.reduce((s, v) => s + v, 0)).toBeCloseTo(1, 9);
     expect((await map('grey')).width).toBeLessThanOrEqual(120);
     expect(decoded).toHaveBeenCalledTimes(2);
+  });
+
+  test('corners: proposed, and those of a finger moved to the sides', async () => {
+    const { picture, jpeg } = shotOf('demo-look-3');
+    const truth = picture.corners!;
+    const off = (found: readonly (readonly [number, number])[]) =>
+      Math.max(
+        ...found.map(([x, y], i) =>
+          Math.hypot((x - truth[i]![0]) * picture.width, (y - truth[i]![1]) * picture.height),
+        ),
+      );
+    const ask = async (corners: [number, number][] | null) =>
+      unpack(cornersReplySchema, await jobs.corners({ support: still.support, jpeg, corners }));
+    const proposed = await ask(null);
+    expect(proposed.found).toBe(true);
+    expect(off(proposed.corners!)).toBeLessThan(1);
+    const tapped = truth.map(([x, y], i): [number, number] => [x + 0.006 * (i % 2), y - 0.005]);
+    expect(off((await ask(tapped)).corners!)).toBeLessThan(0.5);
+  });
+
+  test('one photo after the other: values, and what changed between', async () => {
+    const { support, passageIds } = request;
+    const [one, two] = [shotOf('demo-look-2'), shotOf('demo-look-3')];
+    const first = unpack(
+      stepReplySchema,
+      await jobs.step({ support, looking, passageIds, before: null, now: one }),
+    );
+    expect(first.change).toBeNull();
+    const next = unpack(
+      stepReplySchema,
+      await jobs.step({ support, looking, passageIds, before: one, now: two }),
+    );
+    const slate = still.passages.find((p) => p.name === 'slate')!.id;
+    // The demo lays it four values of L* darker between the two.
+    expect(next.change!.passages.find((p) => p.id === slate)!.byL).toBeCloseTo(-4, 0);
+    expect(next.change!.registeredMm!).toBeLessThan(1);
+    expect(next.level).toBe('relative');
   });
 
   test('a request that is none is refused; corners that cannot be right are told', async () => {

@@ -70,20 +70,29 @@ test('a photo comes in, its corners are set, values are told, and a coat that me
   expect(await exifr.gps(jpeg)).toBeUndefined();
   expect([width, height]).toEqual([720, 624]);
 
-  // Corners by hand, and one of them by keys.
+  // Corners are proposed; one is moved by hand and by keys, and found again.
+  await expect(page.getByText(/^Its sides were found/)).toBeVisible();
   const photo = page.getByRole('application', { name: /corners of the picture/ });
-  const box = (await photo.boundingBox())!;
   const corners = kept!.pictures.find((p) => p.id === 'demo-look-3')!.corners!;
-  for (const [i, name] of ['upper left', 'upper right', 'lower right', 'lower left'].entries()) {
-    await page.getByRole('radio', { name }).click();
-    const [x, y] = corners[i]!;
-    const now = (await photo.boundingBox())!;
-    await page.mouse.click(now.x + x * box.width, now.y + y * box.height);
-  }
+  await page.getByRole('radio', { name: 'lower right' }).click();
+  const box = (await photo.boundingBox())!;
+  const [x, y] = corners[2]!;
+  await page.mouse.click(box.x + x * box.width + 3, box.y + y * box.height - 3);
+  await expect(page.getByText(/^Its sides were found/)).toHaveCount(0);
   await photo.focus();
   await page.keyboard.press('ArrowLeft');
-  await page.keyboard.press('ArrowRight');
+  await page.getByRole('button', { name: 'Look for its sides' }).click();
+  await expect(page.getByText(/^Its sides were found/)).toBeVisible();
   await page.getByRole('button', { name: 'These are its corners' }).click();
+  await expect
+    .poll(async () =>
+      Math.max(
+        ...((await pictureOf(page))!.pictures[1]!.corners ?? []).map(([u, v], i) =>
+          Math.hypot((u - corners[i]![0]) * width, (v - corners[i]![1]) * height),
+        ),
+      ),
+    )
+    .toBeLessThan(1);
 
   // Without a card the order alone is told, and no figure stands anywhere.
   await expect(page.getByText(/^Order of values only/)).toBeVisible();
@@ -107,6 +116,17 @@ test('a photo comes in, its corners are set, values are told, and a coat that me
     page.getByRole('heading', { name: /^Slate is about .* too light/ }).first(),
   ).toBeVisible();
   await expect(page.getByRole('img', { name: /^Values of the design and of yours/ })).toBeVisible();
+
+  // One over the other, against the design, and the order of the eye are a tap away.
+  const how = page.getByRole('button', { name: 'How it is shown' });
+  if (await how.isVisible()) await how.click();
+  await page.getByRole('radio', { name: 'one over the other' }).click();
+  await page.getByRole('slider', { name: /^Where one ends/ }).press('ArrowLeft');
+  await expect(page.getByRole('slider', { name: /^Where one ends/ })).toHaveValue('49');
+  await page.getByRole('radio', { name: 'against the design' }).click();
+  await expect(page.getByText(/^Rust is lighter than the design asks for/)).toBeVisible();
+  await page.getByRole('button', { name: 'It grades: wall' }).click();
+  await expect(page.getByText(/^Wall runs one way/)).toBeVisible();
 
   // Meant so, it is left alone; undone, it is told again.
   await page.getByRole('button', { name: 'Meant so: slate' }).click();
@@ -141,17 +161,31 @@ test('borders, drawing, distance and time are told from photos that are kept', a
     .getByRole('radio', { name: 'any' })
     .click();
   await expect(page.getByRole('heading', { name: /^Slate against cloth/ })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Wall: put next in the order' }).click();
+  await page.getByRole('button', { name: 'Quinces: put next in the order' }).click();
+  await expect(page.getByText(/^The eye goes first to quinces, wanted second/)).toBeVisible();
   await page.getByRole('radio', { name: 'drawing' }).click();
   await expect(
     page.getByRole('heading', { name: /^Right quince, .*mm \(±\d\.\d\) too far right/ }),
   ).toBeVisible();
+  await expect(
+    page.getByText(/^Middle quince, top to right quince, top: 1\.\d\d \(±/),
+  ).toBeVisible();
   await page.getByRole('textbox', { name: /^To the right/ }).fill('145');
   await page.getByRole('textbox', { name: /^Down/ }).fill('18');
+  await expect(page.getByRole('button', { name: 'Print the marks' })).toBeVisible();
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('columnheader', { name: /^Left side/ })).toBeVisible();
+  await page.emulateMedia({ media: 'screen' });
   await expect(page.getByText(/^left side 0\.0 cm from the top, right side/)).toBeVisible();
   await page.getByRole('radio', { name: 'distance' }).click();
   await expect(page.getByRole('img', { name: 'What remains from 3 metres' })).toBeVisible();
+  await page.getByRole('textbox', { name: /^Your finest brush/ }).fill('4');
+  await expect(page.getByText(/of 4 mm/)).toBeVisible();
   await page.getByRole('radio', { name: 'over time' }).click();
   await expect(page.getByRole('heading', { name: /% of the picture changed/ })).toBeVisible();
+  await expect(page.getByText(/^The two photos lie on each other within/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Values from photo to photo/ })).toBeVisible();
 });
 
 test('passages are outlined once, by keys too; a broken file is refused in words', async ({

@@ -1,6 +1,7 @@
 import { LOOKING } from '@/data/looking';
 import { blurred } from './blur';
 import type { Raster } from './photo';
+import { registered } from './register';
 import type { PassageValue } from './values';
 
 /** What a session changed on the picture. */
@@ -9,10 +10,16 @@ export interface Change {
   /** Share of the support that changed, and what was walked on it: dE*ab times cm2. */
   shareChanged: number;
   work: number;
+  /** How well the two photos lie on each other, mm; null where it cannot be told. */
+  registeredMm: number | null;
 }
 
-/** A raster read at the size of another. */
-function resampled(plane: Float32Array, from: Raster, to: Raster): Float32Array {
+/** A plane of a raster read at the size of another. */
+export function resampled(
+  plane: Float32Array,
+  from: Pick<Raster, 'width' | 'height'>,
+  to: Pick<Raster, 'width' | 'height'>,
+): Float32Array {
   if (from.width === to.width && from.height === to.height) return plane;
   const out = new Float32Array(to.width * to.height);
   for (let y = 0; y < to.height; y++) {
@@ -44,7 +51,8 @@ export function changeOf(
   const [L0, a0, b0] = (['L', 'a', 'b'] as const).map((k) =>
     soft(resampled(before[k], before, after)),
   ) as [Float32Array, Float32Array, Float32Array];
-  const shift = 2 * LOOKING.registerMm * pxPerMm;
+  const registeredMm = registered(before, after).rmsMm;
+  const shift = 2 * Math.max(LOOKING.registerMm, registeredMm ?? 0) * pxPerMm;
   let changed = 0;
   let walked = 0;
   for (let y = 0; y < height; y++)
@@ -78,6 +86,7 @@ export function changeOf(
     }),
     shareChanged: changed / (width * height),
     work: walked / pxPerMm ** 2 / 100,
+    registeredMm,
   };
 }
 

@@ -68,9 +68,47 @@ export function putOutline(
 export const withoutOutline = (painting: Painting, passageId: string): Painting =>
   changed(painting, { outlines: without(lookingOf(painting).outlines, passageId) });
 
-/** What is meant to differ from the design on a passage. */
-export const putIntent = (painting: Painting, intent: Looking['intents'][number]): Painting =>
-  changed(painting, { intents: put(lookingOf(painting).intents, intent) });
+type Intent = Looking['intents'][number];
+
+/** What is meant on a passage: nothing was said of it yet. */
+const asDesigned = (id: string): Intent => ({ id, departs: null, why: '' });
+
+/** What is meant on a passage; nothing beyond the design where nothing was said. */
+export const intentOf = (looking: Looking, id: string): Intent =>
+  looking.intents.find((i) => i.id === id) ?? asDesigned(id);
+
+/** What is meant to differ from the design on a passage, or how it is meant to run; what is not named stays. */
+export function putIntent(
+  painting: Painting,
+  intent: { id: string } & { [K in keyof Intent]?: Intent[K] | undefined },
+): Painting {
+  const looking = lookingOf(painting);
+  const next = { ...intentOf(looking, intent.id), ...intent } as Intent;
+  if (next.rank === undefined) delete next.rank;
+  if (next.graded === undefined) delete next.graded;
+  return changed(painting, { intents: put(looking.intents, next) });
+}
+
+/** The passages that should draw the eye, first to last. */
+export const rankingOf = (looking: Looking): string[] =>
+  looking.intents
+    .filter((i) => i.rank !== undefined)
+    .sort((p, q) => p.rank! - q.rank!)
+    .map((i) => i.id);
+
+/** A passage put at the end of that row, or taken out of it; the others close up. */
+export function toggleRank(painting: Painting, id: string): Painting {
+  const row = rankingOf(lookingOf(painting));
+  const next = row.includes(id) ? row.filter((x) => x !== id) : [...row, id];
+  return [...new Set([...row, ...next])].reduce((p, x) => {
+    const at = next.indexOf(x);
+    return putIntent(p, { id: x, rank: at < 0 ? undefined : at + 1 });
+  }, painting);
+}
+
+/** How wide the finest brush at hand paints, mm. */
+export const putFinestBrush = (painting: Painting, mm: number): Painting =>
+  changed(painting, { finestBrushMm: mm });
 
 const borderId = (a: string, b: string): string => [a, b].sort().join(' ');
 

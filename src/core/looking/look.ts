@@ -80,7 +80,8 @@ export interface PassageAsked extends Outlined {
   /** As the design has it. */
   designLab?: Lab | undefined;
   departure?: Departure | undefined;
-  graded?: { start: Point; end: Point } | undefined;
+  /** From where to where it grades; true: the way on which it changes most. */
+  graded?: { start: Point; end: Point } | true | undefined;
 }
 
 export interface Asked {
@@ -200,7 +201,8 @@ export function look(
     range: rangeOf(raster, labels),
     graded: passages.flatMap((p, i) => {
       if (!p.graded) return [];
-      const profile = profileOf(raster, labels, i, [p.graded.start, p.graded.end]);
+      const way = p.graded === true ? null : ([p.graded.start, p.graded.end] as const);
+      const profile = profileOf(raster, labels, i, way);
       return profile.length < 3 ? [] : [{ id: p.id, ...gradedOf(profile) }];
     }),
     edges,

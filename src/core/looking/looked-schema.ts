@@ -136,4 +136,5 @@ export const changeSchema: z.ZodType<Change> = z.object({
   ),
   shareChanged: figure,
   work: figure,
+  registeredMm: figure.nullable(),
 });

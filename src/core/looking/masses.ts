@@ -4,6 +4,9 @@ import { quantile } from './values';
 
 export const MASS_WAYS = ['even', 'areas', 'breaks'] as const;
 export type MassWay = (typeof MASS_WAYS)[number];
+/** Those, and thresholds that the painter sets. */
+export const MASS_CHOICES = [...MASS_WAYS, 'hand'] as const;
+export type MassChoice = (typeof MASS_CHOICES)[number];
 
 const BINS = 1001;
 

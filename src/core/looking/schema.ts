@@ -25,6 +25,8 @@ export const pictureSchema = z.object({
   height: z.number().int().positive(),
   /** The painting's own upper left first, then as a clock goes; null until they are set. */
   corners: z.array(place).length(4).nullable(),
+  /** Whether every side was found on the photo: its corners are then surer than a finger. */
+  onEdges: z.boolean().optional(),
   /** Patches of known lightness beside the picture. */
   patches: z
     .array(z.object({ id, quad: z.array(place).length(4), L: z.number().min(0).max(100) }))
@@ -56,6 +58,10 @@ export const lookingSchema = z.object({
         /** Lighter by so much L*, darker where negative; "free": not compared; null: as in the design. */
         departs: z.union([z.number().min(-100).max(100), z.literal('free')]).nullable(),
         why: z.string().trim().max(200, { error: 'At most 200 letters.' }),
+        /** Its place among those that should draw the eye, 1 first; absent: anywhere. */
+        rank: z.number().int().min(1).max(MOST.outlines).optional(),
+        /** Its lightness runs from one end to the other. */
+        graded: z.boolean().optional(),
       }),
     )
     .max(40),
@@ -67,5 +73,7 @@ export const lookingSchema = z.object({
   points: z
     .array(z.object({ id, name: z.string().trim().min(1).max(60), at: z.tuple([mm, mm]) }))
     .max(MOST.points),
+  /** How wide the finest brush at hand paints, mm. */
+  finestBrushMm: z.number().min(0.1).max(100).optional(),
 });
 export type Looking = z.infer<typeof lookingSchema>;

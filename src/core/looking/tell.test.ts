@@ -19,7 +19,8 @@ import type { Looked } from './look';
 import type { Pair } from './relations';
 import { keyOf, orderOf } from './relations';
 import type { Picture } from './schema';
-import { tellChange, tellDrift, tellEdges, tellRange, tellValues, valuesWords } from './tell';
+import { tellDrift, tellEdges, tellRange, tellValues, valuesWords } from './tell';
+import { tellChange } from './tell-time';
 import { LOOKING } from '@/data/looking';
 import { VERBS } from '../headless/verbs';
 import { paintingSchema } from '../painting/schema';
@@ -182,6 +183,7 @@ describe('what a session changed', () => {
   const change = (shareChanged: number) => ({
     shareChanged,
     work: 10,
+    registeredMm: 0.4,
     passages: [
       { id: 's', byL: -13, byChroma: 0, byWarm: 0, changed: true },
       { id: 'w', byL: 1, byChroma: 0, byWarm: 0, changed: false },

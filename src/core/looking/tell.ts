@@ -1,5 +1,4 @@
 import { LOOKING } from '@/data/looking';
-import type { Change } from './change';
 import { borderOf } from './edit';
 import { EDGE_KINDS } from './edge-kinds';
 import { kindOf, type EdgeFound } from './edges';
@@ -137,17 +136,59 @@ export function tellValues(
 /** With a capital, as a sentence begins. */
 export const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** How much of the range is spent at the light end; null where the photo tells no values. */
-export function tellRange(looked: Looked, names: ReadonlyMap<string, string>): string | null {
+/**
+ * How much of the range is spent at the light end; null where the photo tells no values.
+ * @param toCome coats that are still to be laid
+ */
+export function tellRange(
+  looked: Looked,
+  names: ReadonlyMap<string, string>,
+  toCome: readonly string[] = [],
+): string | null {
   const owners = list(looked.range.lightest.slice(0, 2).map((o) => names.get(o.id) ?? o.id));
   if (looked.trust.level === 'order')
     return owners ? `The lightest lights are in ${owners}.` : null;
   // Titanium white in oil, dry: the light end of what paint can do.
   const left = LOOKING.whitePaintL - looked.range.p995;
   return left < LOOKING.reserveL
-    ? `The lights are spent: nothing is left above ${owners || 'the lightest passage'}.`
+    ? `The lights are spent${toCome.length > 0 ? ` before ${list(toCome.slice(0, 2))} ${toCome.length > 1 ? 'are' : 'is'} laid` : ''}: nothing is left above ${owners || 'the lightest passage'}.`
     : `Left for the last lights${owners ? `, above ${owners}` : ''}: ${valuesWords(left, looked.trust.level)}.`;
 }
+
+/** How passages that grade run. @param design how they run in the design, where there is one */
+export function tellGraded(
+  looked: Looked,
+  design: Looked['graded'],
+  names: ReadonlyMap<string, string>,
+): string[] {
+  return looked.graded.map((g) => {
+    const name = capital(names.get(g.id) ?? g.id);
+    const meant = design.find((d) => d.id === g.id);
+    const ends = [g.smooth[0]!, g.smooth.at(-1)!];
+    const run =
+      looked.trust.level === 'order'
+        ? ''
+        : ` over ${valuesWords(ends[1]! - ends[0]!, looked.trust.level)}`;
+    if (g.reversalL > LOOKING.gradeTurnL + (meant?.reversalL ?? 0))
+      return `${name} turns back about ${shareWords(g.reversalAt)} of the way to its light end.`;
+    if (g.banded && !meant?.banded) return `${name} has a step in it: it does not run evenly.`;
+    return `${name} runs one way${run}.`;
+  });
+}
+
+const SHARES = [
+  [0.125, 'an eighth'],
+  [0.25, 'a quarter'],
+  [0.333, 'a third'],
+  [0.5, 'half'],
+  [0.667, 'two thirds'],
+  [0.75, 'three quarters'],
+  [0.9, 'nine tenths'],
+] as const;
+/** A share in words. */
+export const shareWords = (share: number): string =>
+  SHARES.reduce((best, s) => (Math.abs(s[0] - share) < Math.abs(best[0] - share) ? s : best))[1];
+
 /** Borders that are not as they are meant; beyond a quartile of their width. */
 export function tellEdges(
   edges: readonly EdgeFound[],
@@ -203,32 +244,4 @@ function where(dx: number, dy: number): string {
   if (Math.abs(dx) > 2 * Math.abs(dy)) return side;
   if (Math.abs(dy) > 2 * Math.abs(dx)) return level;
   return `${side} and ${level}`;
-}
-
-/** What a session changed; amounts only where both photos tell values, for a change of exposure looks like a change of paint. */
-export function tellChange(
-  change: Change,
-  levels: readonly [before: Looked['trust']['level'], after: Looked['trust']['level']],
-  names: ReadonlyMap<string, string>,
-): { verdict: string; lines: string[] } {
-  if (levels.includes('order'))
-    return {
-      verdict: 'These two photos do not tell what changed.',
-      lines: [
-        'Both need grey steps beside the picture: else lighter and darker may be the exposure.',
-      ],
-    };
-  const level = levels.includes('relative') ? 'relative' : 'steps';
-  return {
-    verdict:
-      change.shareChanged < LOOKING.changeShare
-        ? 'Nothing changed that the photos can tell.'
-        : `${Math.round(change.shareChanged * 100)} % of the picture changed.`,
-    lines: change.passages
-      .filter((p) => p.changed)
-      .map(
-        (p) =>
-          `${capital(names.get(p.id) ?? p.id)}: ${valuesWords(p.byL, level)} ${p.byL > 0 ? 'lighter' : 'darker'}.`,
-      ),
-  };
 }

@@ -28,6 +28,7 @@ export interface PassageValue {
 
 const BINS = 1001;
 const BLOCK_BINS = 201;
+const HISTOGRAM_BINS = 50;
 const bin = (L: number): number => Math.min(BINS - 1, Math.max(0, Math.round(L * 10)));
 
 /** The value below which a share of a histogram lies; within a bin by its middle. */
@@ -139,6 +140,16 @@ export function passageValue(raster: Raster, labels: Labels, index: number): Pas
 /** Of all passages, in the order of the labels; those without a pixel are left out. */
 export const passageValues = (raster: Raster, labels: Labels): PassageValue[] =>
   labels.ids.flatMap((_, i) => passageValue(raster, labels, i) ?? []);
+
+/** Lightness of a passage in steps of two L*, as shares of it; specks of shine are in it. */
+export function passageHistogram(raster: Raster, labels: Labels, index: number): number[] {
+  const { at } = countedOf(labels, index, raster);
+  const out = new Array<number>(HISTOGRAM_BINS).fill(0);
+  for (const p of at)
+    out[Math.min(HISTOGRAM_BINS - 1, Math.max(0, Math.floor(raster.L[p]! / 2)))]! +=
+      1 / (at.length || 1);
+  return out;
+}
 
 /** How much of the range is spent, and by whom. */
 export interface Range {

@@ -38,6 +38,8 @@ function optionalLists(
       borders: mergeList(b.borders, m.borders, t.borders),
       points: mergeList(b.points, m.points, t.points),
     };
+    const brush = same(m.finestBrushMm, b.finestBrushMm) ? t.finestBrushMm : m.finestBrushMm;
+    if (brush !== undefined) out.looking.finestBrushMm = brush;
   }
   return out;
 }

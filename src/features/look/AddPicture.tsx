@@ -8,6 +8,8 @@ import { changePainting } from '@/store/actions';
 import { making } from '@/store/clock';
 import { useStoreDispatch } from '@/store/hooks';
 import { keepPhoto } from '@/store/photos';
+import { browserRoom } from '@/store/keep/browser';
+import type { Room } from '@/store/keep/failure';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
@@ -21,8 +23,33 @@ const KIND_OPTIONS: { key: PictureKind; name: string }[] = [
   { key: 'reference', name: 'a reference' },
 ];
 
+/** Less room than a few sittings need. */
+const SCARCE_BYTES = 50e6;
+
 /** As many as the schema reads. */
 const PURPOSE_LETTERS = 80;
+
+const MB = 1e6;
+
+/** How much of the browser's store is used, and what it allows. */
+function PicturesRoom() {
+  const [room, setRoom] = useState<Room | null>(null);
+  useEffect(() => {
+    let here = true;
+    void browserRoom().then((r) => here && setRoom(r));
+    return () => {
+      here = false;
+    };
+  }, []);
+  if (!room) return null;
+  const { usedBytes, allowedBytes } = room;
+  const tight = allowedBytes - usedBytes < SCARCE_BYTES;
+  return (
+    <Text size="small" tone={tight ? 'brick' : 'ink2'}>
+      {`The studio with its pictures takes ${Math.ceil(usedBytes / MB)} MB of the ${Math.floor(allowedBytes / MB)} MB this browser allows. A picture takes about one.${tight ? ' Export the studio and take old pictures out before it is full.' : ''}`}
+    </Text>
+  );
+}
 
 /** A picture taken, chosen, dropped or pasted: drawn anew, so that nothing of its file stays but the pixels. */
 export function AddPicture({
@@ -124,6 +151,7 @@ export function AddPicture({
           ? 'Step back, no flash, all four corners in sight, a grey strip beside it if you have one. Where it was taken is not kept.'
           : 'Or drop it here, or paste it. Where it was taken is not kept.'}
       </Text>
+      <PicturesRoom />
       {refusal ? <Notice tone="refusal">{refusal}</Notice> : null}
     </View>,
   );

@@ -1,13 +1,19 @@
-import { useMemo } from 'react';
-import { View } from 'react-native';
+import { useMemo, useState } from 'react';
+import { LOOKING } from '@/data/looking';
 import { nearestHonestM, smallestSeenMm } from '@/core/looking/distance';
+import { lookingOf, putFinestBrush } from '@/core/looking/edit';
 import type { Picture } from '@/core/looking/schema';
+import { tellMarks } from '@/core/looking/tell-eye';
 import type { Painting } from '@/core/painting';
+import { parseNumber } from '@/forms';
+import { changePainting } from '@/store/actions';
+import { useStoreDispatch } from '@/store/hooks';
 import { Choice } from '@/ui/Choice';
+import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
-import { space } from '@/ui/tokens';
+import { Beside } from './Beside';
 import { MapPicture } from './MapPicture';
-import { DISTANCES, useMap, type LookState } from './useLook';
+import { DISTANCES, PLAIN, useMap, type LookState } from './useLook';
 
 /** A soft mark of paint: the contrast at which sizes are told. */
 const MARK_CONTRAST = 0.05;
@@ -28,15 +34,10 @@ export function Distance({
   m: number;
   onM: (m: number) => void;
 }) {
-  const map = useMap(painting.support, work, {
-    view: 'grey',
-    k: 5,
-    way: 'breaks',
-    thresholds: null,
-    squintMm: 0,
-    distanceM: m,
-    mostPx: 800,
-  });
+  const dispatch = useStoreDispatch();
+  const map = useMap(painting.support, work, { ...PLAIN, view: 'grey', distanceM: m });
+  const brush = lookingOf(painting).finestBrushMm ?? LOOKING.finestBrushMm;
+  const [typed, setTyped] = useState(String(brush));
   const names = useMemo(
     () => new Map(painting.passages.map((p) => [p.id, p.name])),
     [painting.passages],
@@ -46,29 +47,57 @@ export function Distance({
   const honest = found ? nearestHonestM(found.geometry.pxPerMm) : null;
   const gone = left.filter((p) => p.detailLeft < 0.5);
   return (
-    <View style={{ gap: space.m }}>
-      <Choice
-        label="Seen from"
-        options={DISTANCES.map((d) => ({ key: String(d), name: `${d} m` }))}
-        value={String(m)}
-        onChange={(key) => onM(Number(key))}
-      />
-      {found && left.length > 0 ? (
-        <Heading level={2}>
-          {gone.length === 0
-            ? `From ${m} m most of its detail is still there.`
-            : `From ${m} m half the detail of ${gone.map((p) => names.get(p.id)).join(', ')} is gone.`}
-        </Heading>
-      ) : null}
-      <MapPicture
-        map={map}
-        label={`What remains from ${m} metres`}
-        width={width}
-        ratio={painting.support.heightMm / painting.support.widthMm}
-      />
+    <Beside
+      shown={width}
+      picture={
+        <>
+          {' '}
+          <Choice
+            label="Seen from"
+            options={DISTANCES.map((d) => ({ key: String(d), name: `${d} m` }))}
+            value={String(m)}
+            onChange={(key) => onM(Number(key))}
+          />
+          {found && left.length > 0 ? (
+            <Heading level={2}>
+              {gone.length === 0
+                ? `From ${m} m most of its detail is still there.`
+                : `From ${m} m half the detail of ${gone.map((p) => names.get(p.id)).join(', ')} is gone.`}
+            </Heading>
+          ) : null}
+          <MapPicture
+            map={map}
+            label={`What remains from ${m} metres`}
+            width={width}
+            ratio={painting.support.heightMm / painting.support.widthMm}
+          />
+        </>
+      }
+    >
       <Text>
         {`A soft mark smaller than ${smallestSeenMm(MARK_CONTRAST, m).toFixed(1)} mm is not seen from there. Large masses stay.`}
       </Text>
+      {state.at === 'found' && state.found.marks ? (
+        <Text>{tellMarks(state.found.marks, brush, m)}</Text>
+      ) : null}
+      <Stepper
+        label="Your finest brush paints"
+        unit="mm"
+        step={0.5}
+        min={0.5}
+        max={20}
+        text={typed}
+        onChangeText={(text) => {
+          setTyped(text);
+          const mm = parseNumber(text);
+          if (mm >= 0.5 && mm <= 20 && mm !== brush)
+            dispatch(
+              changePainting(painting.id, 'Said how fine the finest brush is', (p) =>
+                putFinestBrush(p, mm),
+              ),
+            );
+        }}
+      />
       {left.map((p) => (
         <Text key={p.id} size="small">
           {`${names.get(p.id)}: ${Math.round(p.detailLeft * 100)} % of its own detail is left.`}
@@ -79,6 +108,6 @@ export function Distance({
           {`This photo is too coarse to tell what is seen nearer than ${honest.toFixed(1)} m.`}
         </Text>
       ) : null}
-    </View>
+    </Beside>
   );
 }

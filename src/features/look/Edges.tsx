@@ -9,10 +9,14 @@ import type { Painting } from '@/core/painting';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';
 import { Choice } from '@/ui/Choice';
+import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
+import { Beside } from './Beside';
 import { MapPicture } from './MapPicture';
-import { useMap, type LookState } from './useLook';
+import { metresOf } from './metres';
+import { Ranking } from './Ranking';
+import { PLAIN, useMap, type LookState } from './useLook';
 
 const OPTIONS = [
   { key: 'any' as const, name: 'any' },
@@ -25,62 +29,65 @@ export function Edges({
   work,
   state,
   width,
+  viewM,
+  onViewM,
 }: {
   painting: Painting;
   work: Picture;
   state: LookState;
   width: number;
+  /** From how far borders are judged, m, as it is typed. */
+  viewM: string;
+  onViewM: (text: string) => void;
 }) {
   const dispatch = useStoreDispatch();
-  const map = useMap(painting.support, work, {
-    view: 'grey',
-    k: 5,
-    way: 'breaks',
-    thresholds: null,
-    squintMm: 0,
-    distanceM: null,
-    mostPx: 800,
-  });
+  const map = useMap(painting.support, work, { ...PLAIN, view: 'grey' });
   const names = useMemo(
     () => new Map(painting.passages.map((p) => [p.id, p.name])),
     [painting.passages],
   );
   const looking = lookingOf(painting);
   const found = state.at === 'found' ? state.found.looked : null;
-  const told = found ? tellEdges(found.edges, looking, names) : [];
+  const told = found ? tellEdges(found.edges, looking, names, metresOf(viewM)) : [];
   const departing = told.filter((t) => t.departs);
   const ratio = painting.support.heightMm / painting.support.widthMm;
   const [sx, sy] = [width / painting.support.widthMm, (width * ratio) / painting.support.heightMm];
-  const pulls = found?.attention ?? [];
   return (
-    <View style={{ gap: space.m }}>
-      {found ? (
-        <Heading level={2}>
-          {told.length === 0
-            ? 'No two outlined passages meet.'
-            : departing.length > 0
-              ? `${capital(departing[0]!.words)}.`
-              : told.some((t) => borderOf(looking, t.edge.a, t.edge.b) !== null)
-                ? 'Every border is as it is meant.'
-                : 'Say of a border how it is meant; what departs is then told.'}
-        </Heading>
-      ) : null}
-      <MapPicture map={map} label="Yours, in greys" width={width} ratio={ratio}>
-        <Svg width={width} height={width * ratio}>
-          {outlinesOf(painting).flatMap((o) =>
-            o.rings.map((ring, i) => (
-              <Polygon
-                key={`${o.id} ${i}`}
-                points={ring.map(([x, y]) => `${x * sx},${y * sy}`).join(' ')}
-                fill="none"
-                stroke={colour.sheet}
-                strokeWidth={1}
-                strokeDasharray="4 4"
-              />
-            )),
-          )}
-        </Svg>
-      </MapPicture>
+    <Beside
+      shown={width}
+      picture={
+        <>
+          {' '}
+          {found ? (
+            <Heading level={2}>
+              {told.length === 0
+                ? 'No two outlined passages meet.'
+                : departing.length > 0
+                  ? `${capital(departing[0]!.words)}.`
+                  : told.some((t) => borderOf(looking, t.edge.a, t.edge.b) !== null)
+                    ? 'Every border is as it is meant.'
+                    : 'Say of a border how it is meant; what departs is then told.'}
+            </Heading>
+          ) : null}
+          <MapPicture map={map} label="Yours, in greys" width={width} ratio={ratio}>
+            <Svg width={width} height={width * ratio}>
+              {outlinesOf(painting).flatMap((o) =>
+                o.rings.map((ring, i) => (
+                  <Polygon
+                    key={`${o.id} ${i}`}
+                    points={ring.map(([x, y]) => `${x * sx},${y * sy}`).join(' ')}
+                    fill="none"
+                    stroke={colour.sheet}
+                    strokeWidth={1}
+                    strokeDasharray="4 4"
+                  />
+                )),
+              )}
+            </Svg>
+          </MapPicture>
+        </>
+      }
+    >
       {told.map(({ edge, words, departs }) => (
         <View key={`${edge.a} ${edge.b}`} style={styles.row}>
           <Text strong={departs} tone={departs ? 'tawny' : 'ink'}>
@@ -100,15 +107,17 @@ export function Edges({
           />
         </View>
       ))}
-      {pulls.length > 1 ? (
-        <Text>
-          {`By contrast of value, colour and border, ${names.get(pulls[0]!.id)} draws the eye first${pulls[0]!.edge ? `, most where it meets ${names.get(pulls[0]!.edge)}` : ''}; then ${pulls
-            .slice(1, 4)
-            .map((p) => names.get(p.id))
-            .join(', ')}. Faces and meaning are not in it.`}
-        </Text>
-      ) : null}
-    </View>
+      <Stepper
+        label="Borders judged from"
+        unit="m"
+        step={0.5}
+        min={0.3}
+        max={20}
+        text={viewM}
+        onChangeText={onViewM}
+      />
+      <Ranking painting={painting} pulls={found?.attention ?? []} names={names} />
+    </Beside>
   );
 }
 

@@ -1,7 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
-import { outlinesOf } from '@/core/looking/edit';
+import { LOOKING } from '@/data/looking';
+import { lookingOf, outlinesOf } from '@/core/looking/edit';
+import type { Pair } from '@/core/looking/relations';
 import type { Picture } from '@/core/looking/schema';
 import type { Painting } from '@/core/painting';
 import { paintingAddress } from '@/features/addresses';
@@ -17,13 +19,16 @@ import { useWide } from '@/ui/Split';
 import { Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
 import { AddPicture } from './AddPicture';
+import { pictureWidth } from './Beside';
 import { Distance } from './Distance';
 import { Drawing } from './Drawing';
 import { Edges } from './Edges';
 import { Outlines } from './Outlines';
 import { OverTime } from './OverTime';
+import { metresOf } from './metres';
 import { pictureName } from './picture-name';
-import { Card, Corners, TakeOutPicture } from './SetPicture';
+import { Corners } from './Corners';
+import { Card, TakeOutPicture } from './SetPicture';
 import { useLook, usePictures, type LookState } from './useLook';
 import { Values } from './Values';
 
@@ -58,6 +63,7 @@ function Look({ painting }: { painting: Painting }) {
   const [question, setQuestion] = useState<Question>('values');
   const [step, setStep] = useState<Step>('look');
   const [distanceM, setDistanceM] = useState<number>(3);
+  const [viewM, setViewM] = useState(String(LOOKING.viewM));
   const [width, setWidth] = useState(0);
   // A photo of the log that nobody prepared does not stand in the way of those that are.
   const work =
@@ -70,7 +76,10 @@ function Look({ painting }: { painting: Painting }) {
   const before = question === 'time' ? earlier : null;
   const { state, pairs } = useLook(painting, work, design, before, {
     edges: question === 'edges',
+    viewM: metresOf(viewM),
     distanceM: question === 'distance' ? distanceM : null,
+    brushMm:
+      question === 'distance' ? (lookingOf(painting).finestBrushMm ?? LOOKING.finestBrushMm) : null,
   });
   const outlined = outlinesOf(painting).length;
   const at: Step =
@@ -84,7 +93,7 @@ function Look({ painting }: { painting: Painting }) {
             ? 'outlines'
             : 'look';
   const done = () => setStep('look');
-  const shown = Math.min(width, wide ? 760 : 640);
+  const shown = pictureWidth(width, wide);
   return (
     <ScrollView>
       <View
@@ -141,44 +150,21 @@ function Look({ painting }: { painting: Painting }) {
               onChange={setQuestion}
             />
             <Trust state={state} hasDesign={design !== null} />
-            {question === 'values' ? (
-              <Values
-                painting={painting}
-                work={work}
-                design={design}
-                references={references}
-                state={state}
-                pairs={pairs}
-                width={width}
-              />
-            ) : question === 'edges' ? (
-              <Edges painting={painting} work={work} state={state} width={shown} />
-            ) : question === 'drawing' ? (
-              <Drawing
-                painting={painting}
-                work={work}
-                design={design}
-                state={state}
-                width={shown}
-              />
-            ) : question === 'distance' ? (
-              <Distance
-                painting={painting}
-                work={work}
-                state={state}
-                width={shown}
-                m={distanceM}
-                onM={setDistanceM}
-              />
-            ) : (
-              <OverTime
-                painting={painting}
-                work={work}
-                before={earlier}
-                state={state}
-                width={shown}
-              />
-            )}
+            <Asked
+              question={question}
+              painting={painting}
+              work={work}
+              works={works}
+              design={design}
+              references={references}
+              before={earlier}
+              state={state}
+              pairs={pairs}
+              width={width}
+              shown={shown}
+              distance={{ m: distanceM, set: setDistanceM }}
+              view={{ m: viewM, set: setViewM }}
+            />
             <OnWhich works={works} work={work} onChoose={setChosen} />
             <PictureActions
               painting={painting}
@@ -190,6 +176,82 @@ function Look({ painting }: { painting: Painting }) {
         ) : null}
       </View>
     </ScrollView>
+  );
+}
+
+/** What is asked of the photo. */
+function Asked({
+  question,
+  painting,
+  work,
+  works,
+  design,
+  references,
+  before,
+  state,
+  pairs,
+  width,
+  shown,
+  distance,
+  view,
+}: {
+  question: Question;
+  painting: Painting;
+  work: Picture;
+  works: Picture[];
+  design: Picture | null;
+  references: Picture[];
+  /** The photo before it. */
+  before: Picture | null;
+  state: LookState;
+  pairs: Pair[];
+  /** Of the page, and of a picture that stands alone on it. */
+  width: number;
+  shown: number;
+  distance: { m: number; set: (m: number) => void };
+  /** From how far borders are judged, as it is typed. */
+  view: { m: string; set: (text: string) => void };
+}) {
+  return question === 'values' ? (
+    <Values
+      painting={painting}
+      work={work}
+      design={design}
+      references={references}
+      state={state}
+      pairs={pairs}
+      width={width}
+    />
+  ) : question === 'edges' ? (
+    <Edges
+      painting={painting}
+      work={work}
+      state={state}
+      width={shown}
+      viewM={view.m}
+      onViewM={view.set}
+    />
+  ) : question === 'drawing' ? (
+    <Drawing painting={painting} work={work} design={design} state={state} width={shown} />
+  ) : question === 'distance' ? (
+    <Distance
+      painting={painting}
+      work={work}
+      state={state}
+      width={shown}
+      m={distance.m}
+      onM={distance.set}
+    />
+  ) : (
+    <OverTime
+      painting={painting}
+      work={work}
+      works={works}
+      before={before}
+      state={state}
+      width={shown}
+      page={width}
+    />
   );
 }
 

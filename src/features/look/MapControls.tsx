@@ -1,18 +1,30 @@
 import { StyleSheet, View } from 'react-native';
+import type { MapView } from '@/core/looking/maps';
+import type { MassChoice } from '@/core/looking/masses';
 import type { Picture } from '@/core/looking/schema';
+import { parseNumber } from '@/forms';
 import { Choice } from '@/ui/Choice';
 import { Stepper } from '@/ui/Stepper';
 import { Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
+import { COMPARED, type ComparedBy } from './Compared';
 import { pictureName } from './picture-name';
-import type { MapAsked } from './useLook';
 
-const VIEWS = [
+const VIEWS: { key: MapView; name: string }[] = [
   { key: 'masses', name: 'masses' },
   { key: 'grey', name: 'greys' },
   { key: 'warmth', name: 'warm and cool' },
+  { key: 'chroma', name: 'strength of colour' },
   { key: 'colour', name: 'colour' },
-] as const;
+];
+const DIFFERENCE: (typeof VIEWS)[number] = { key: 'difference', name: 'against the design' };
+
+const LEGEND: Partial<Record<MapView, string>> = {
+  warmth: 'Rust is warmer than the picture as a whole, blue cooler; what is grey is neither.',
+  chroma: 'Grey is without colour; the more rust, the stronger it is.',
+  difference:
+    'Rust is lighter than the design asks for, blue darker, the key of the whole taken off; hatched beyond a value.',
+};
 
 interface Set<T> {
   value: T;
@@ -24,33 +36,49 @@ export function MapControls({
   view,
   masses,
   way,
+  limits,
   squint,
   beside,
+  compared,
   choices,
+  difference,
 }: {
-  view: Set<MapAsked['view']>;
+  view: Set<MapView>;
   masses: Set<string>;
-  way: Set<MapAsked['way']>;
+  way: Set<MassChoice>;
+  /** Where the masses part, as values that are typed. */
+  limits: Set<readonly string[]>;
   squint: Set<string>;
   beside: { value: string | null; set: (id: string) => void };
+  /** How two pictures are held against each other; null where there is one alone. */
+  compared: Set<ComparedBy> | null;
   /** The design and the references. */
   choices: readonly Picture[];
+  /** Whether a difference from the design can be told. */
+  difference: boolean;
 }) {
+  const legend = LEGEND[view.value];
   return (
     <View style={{ gap: space.m }}>
-      <Choice label="Shown in" options={[...VIEWS]} value={view.value} onChange={view.set} />
-      {view.value === 'warmth' ? (
-        <Text size="small">
-          Rust is warmer than the picture as a whole, blue cooler; what is grey is neither.
-        </Text>
+      {compared ? (
+        <Choice
+          label="Compared"
+          options={[...COMPARED]}
+          value={compared.value}
+          onChange={compared.set}
+        />
       ) : null}
+      <Choice
+        label="Shown in"
+        options={difference ? [...VIEWS, DIFFERENCE] : VIEWS}
+        value={view.value}
+        onChange={view.set}
+      />
+      {legend ? <Text size="small">{legend}</Text> : null}
       {choices.length > 1 ? (
         <Choice
           label="Beside it"
-          options={choices.map((p) => ({
-            key: p.id,
-            name: pictureName(p),
-          }))}
+          options={choices.map((p) => ({ key: p.id, name: pictureName(p) }))}
           value={beside.value}
           onChange={beside.set}
         />
@@ -83,13 +111,37 @@ export function MapControls({
             { key: 'breaks', name: 'where values part' },
             { key: 'even', name: 'evenly' },
             { key: 'areas', name: 'by area' },
+            { key: 'hand', name: 'by hand' },
           ]}
           value={way.value}
           onChange={way.set}
         />
       ) : null}
+      {view.value === 'masses' && way.value === 'hand' ? (
+        <View style={styles.figures}>
+          {limits.value.map((text, i) => (
+            <Stepper
+              key={i}
+              label={`Mass ${i + 1} ends at value`}
+              step={0.5}
+              min={0}
+              max={10}
+              text={text}
+              onChangeText={(next) => limits.set(limits.value.map((t, k) => (k === i ? next : t)))}
+            />
+          ))}
+        </View>
+      ) : null}
     </View>
   );
+}
+
+/** Thresholds as they are typed, values from dark to light, as L*; null while they do not rise. */
+export function limitsOf(texts: readonly string[]): number[] | null {
+  const values = texts.map((t) => 10 * parseNumber(t));
+  return values.every((v, i) => v >= 0 && v <= 100 && (i === 0 || v > values[i - 1]!))
+    ? values
+    : null;
 }
 
 const styles = StyleSheet.create({

@@ -14,7 +14,7 @@ import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { urlOfMap } from './MapPicture';
 import { useKept } from './useKept';
-import { useMap } from './useLook';
+import { PLAIN, useMap } from './useLook';
 
 const placeSchema = z.tuple([z.number(), z.number()]);
 /** An outline that is being drawn, shares of the support: what is done of it waits. */
@@ -55,23 +55,69 @@ export function Outlines({
   onKeep: () => void;
   onDone: () => void;
 }) {
+  const map = useMap(painting.support, picture, { ...PLAIN, mostPx: 1000 });
+  const url = useMemo(() => (map ? urlOfMap(map) : null), [map]);
+  const outlines = outlinesOf(painting);
+  const open = painting.passages.filter((p) => !outlines.some((o) => o.id === p.id));
+  const [chosen, setChosen] = useState((open[0] ?? painting.passages[0]!).id);
+  return (
+    <View style={{ gap: space.s }}>
+      <Heading level={2}>Where are the passages?</Heading>
+      <Text>
+        Tap round each, once. What lies on another, as a jug on a cloth, is outlined after it and
+        needs no hole in it.
+      </Text>
+      <Choice
+        label="Passage"
+        options={painting.passages.map((p) => ({
+          key: p.id,
+          name: `${p.name}${outlines.some((o) => o.id === p.id) ? ', outlined' : ''}`,
+        }))}
+        value={chosen}
+        onChange={setChosen}
+      />
+      {url ? (
+        <OneOutline
+          key={chosen}
+          painting={painting}
+          of={chosen}
+          url={url}
+          width={width}
+          onKept={() => {
+            onKeep();
+            const next = open.find((p) => p.id !== chosen);
+            if (next) setChosen(next.id);
+            else onDone();
+          }}
+        />
+      ) : (
+        <Text tone="ink2">Drawing the picture …</Text>
+      )}
+      <Action title="Done" kind="quiet" onPress={onDone} />
+    </View>
+  );
+}
+
+/** One passage being outlined; what is half done of it waits under its own name. */
+function OneOutline({
+  painting,
+  of,
+  url,
+  width,
+  onKept,
+}: {
+  painting: Painting;
+  /** The passage. */
+  of: string;
+  url: string;
+  width: number;
+  onKept: () => void;
+}) {
   const dispatch = useStoreDispatch();
   const { widthMm, heightMm } = painting.support;
   const ratio = heightMm / widthMm;
-  const map = useMap(painting.support, picture, {
-    view: 'colour',
-    k: 5,
-    way: 'breaks',
-    thresholds: null,
-    squintMm: 0,
-    distanceM: null,
-    mostPx: 1000,
-  });
-  const url = useMemo(() => (map ? urlOfMap(map) : null), [map]);
   const outlines = outlinesOf(painting);
-  const first = painting.passages.find((p) => !outlines.some((o) => o.id === p.id));
-  const [chosen, setChosen] = useState(first?.id ?? painting.passages[0]!.id);
-  const kept = useKept(`outline:${painting.id}:${chosen}`, draftSchema, NOTHING);
+  const kept = useKept(`outline:${painting.id}:${of}`, draftSchema, NOTHING);
   const { draft, pieces } = kept.value;
   const setDraft = (next: readonly Place[]) => kept.set({ pieces, draft: next.map(own) });
   const share = ([x, y]: readonly [number, number]): Place => [x / widthMm, y / heightMm];
@@ -90,60 +136,35 @@ export function Outlines({
       .filter((ring) => ring.length >= 3)
       .map((ring) => ring.map(([x, y]) => [x * widthMm, y * heightMm] as [number, number]));
     dispatch(
-      changePainting(painting.id, `Outlined ${nameOf(chosen)}`, (p) =>
-        putOutline(p, chosen, rings),
-      ),
+      changePainting(painting.id, `Outlined ${nameOf(of)}`, (p) => putOutline(p, of, rings)),
     );
     kept.done();
-    const next = painting.passages.find(
-      (p) => p.id !== chosen && !outlines.some((o) => o.id === p.id),
-    );
-    onKeep();
-    if (next) setChosen(next.id);
-    else onDone();
+    onKept();
   };
-  const has = lookingOf(painting).outlines.some((o) => o.id === chosen);
+  const has = lookingOf(painting).outlines.some((o) => o.id === of);
   return (
-    <View style={{ gap: space.s }}>
-      <Heading level={2}>Where are the passages?</Heading>
-      <Text>
-        Tap round each, once. What lies on another, as a jug on a cloth, is outlined after it and
-        needs no hole in it.
-      </Text>
-      <Choice
-        label="Passage"
-        options={painting.passages.map((p) => ({
-          key: p.id,
-          name: `${p.name}${outlines.some((o) => o.id === p.id) ? ', outlined' : ''}`,
-        }))}
-        value={chosen}
-        onChange={setChosen}
+    <>
+      <PhotoPlaces
+        url={url}
+        alt="The picture on its support"
+        ratio={ratio}
+        width={width}
+        outlines={[
+          ...outlines
+            .filter((o) => o.id !== of || draft.length + pieces.length === 0)
+            .flatMap((o) =>
+              o.rings.map((ring, i) => ({
+                key: `${o.id} ${i}`,
+                name: i === 0 ? nameOf(o.id) : '',
+                places: ring.map(share),
+              })),
+            ),
+          ...pieces.map((places, i) => ({ key: `piece ${i}`, name: '', places })),
+          { key: 'draft', name: nameOf(of), places: draft },
+        ]}
+        active="draft"
+        onPlace={(at) => setDraft([...draft, snapped(at)])}
       />
-      {url ? (
-        <PhotoPlaces
-          url={url}
-          alt="The picture on its support"
-          ratio={ratio}
-          width={width}
-          outlines={[
-            ...outlines
-              .filter((o) => o.id !== chosen || draft.length + pieces.length === 0)
-              .flatMap((o) =>
-                o.rings.map((ring, i) => ({
-                  key: `${o.id} ${i}`,
-                  name: i === 0 ? nameOf(o.id) : '',
-                  places: ring.map(share),
-                })),
-              ),
-            ...pieces.map((places, i) => ({ key: `piece ${i}`, name: '', places })),
-            { key: 'draft', name: nameOf(chosen), places: draft },
-          ]}
-          active="draft"
-          onPlace={(at) => setDraft([...draft, snapped(at)])}
-        />
-      ) : (
-        <Text tone="ink2">Drawing the picture …</Text>
-      )}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
         <Action
           title="Last place back"
@@ -163,8 +184,8 @@ export function Outlines({
             kind="quiet"
             onPress={() =>
               dispatch(
-                changePainting(painting.id, `Took the outline of ${nameOf(chosen)} away`, (p) =>
-                  withoutOutline(p, chosen),
+                changePainting(painting.id, `Took the outline of ${nameOf(of)} away`, (p) =>
+                  withoutOutline(p, of),
                 ),
               )
             }
@@ -172,12 +193,11 @@ export function Outlines({
         ) : null}
       </View>
       <Action
-        title={`Keep the outline of ${nameOf(chosen)}`}
+        title={`Keep the outline of ${nameOf(of)}`}
         kind="primary"
         disabled={draft.length < 3 && pieces.length === 0}
         onPress={keep}
       />
-      <Action title="Done" kind="quiet" onPress={onDone} />
-    </View>
+    </>
   );
 }

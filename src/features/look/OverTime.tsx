@@ -1,40 +1,46 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { tellChange } from '@/core/looking/tell';
+import { tellChange, tellRegistered, tellSeries } from '@/core/looking/tell-time';
 import type { Picture } from '@/core/looking/schema';
 import type { Painting } from '@/core/painting';
+import { Choice } from '@/ui/Choice';
+import { useWide } from '@/ui/Split';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
-import { MapPicture } from './MapPicture';
+import { Beside } from './Beside';
+import { COMPARED, Compared, type ComparedBy } from './Compared';
 import { pictureName } from './picture-name';
-import { useMap, type LookState, type MapAsked } from './useLook';
+import { RowChart } from './RowChart';
+import { PLAIN, useMap, type LookState } from './useLook';
+import { useSeries } from './useSeries';
 
-const DRAWN: MapAsked = {
-  view: 'colour',
-  k: 5,
-  way: 'breaks',
-  thresholds: null,
-  squintMm: 0,
-  distanceM: null,
-  mostPx: 620,
-};
+const SIDE_PX = 620;
 
-/** What changed from the photo before. */
+/** What changed from the photo before, and how it went from photo to photo. */
 export function OverTime({
   painting,
   work,
+  works,
   before,
   state,
   width,
+  page,
 }: {
   painting: Painting;
   work: Picture;
+  /** All photos of it, oldest first. */
+  works: readonly Picture[];
   before: Picture | null;
   state: LookState;
   width: number;
+  /** How wide the page is. */
+  page: number;
 }) {
-  const was = useMap(painting.support, before, DRAWN);
-  const is = useMap(painting.support, work, DRAWN);
+  const wide = useWide();
+  const [by, setBy] = useState<ComparedBy>('beside');
+  const was = useMap(painting.support, before, { ...PLAIN, mostPx: SIDE_PX });
+  const is = useMap(painting.support, work, { ...PLAIN, mostPx: SIDE_PX });
+  const row = useSeries(painting, works);
   const names = useMemo(
     () => new Map(painting.passages.map((p) => [p.id, p.name])),
     [painting.passages],
@@ -51,26 +57,57 @@ export function OverTime({
     found?.change && found.beforeLevel
       ? tellChange(found.change, [found.beforeLevel, found.looked.trust.level], names)
       : null;
-  const each = Math.floor((width - space.s) / 2);
+  const shown = (picture: Picture, map: ReturnType<typeof useMap>) => ({
+    map,
+    label: pictureName(picture),
+    caption: pictureName(picture),
+    ratio,
+  });
   return (
-    <View style={{ gap: space.m }}>
-      {told ? <Heading level={2}>{told.verdict}</Heading> : null}
-      <View style={{ flexDirection: 'row', gap: space.s }}>
-        {(
-          [
-            [before, was],
-            [work, is],
-          ] as const
-        ).map(([picture, map]) => (
-          <View key={picture.id}>
-            <MapPicture map={map} label={pictureName(picture)} width={each} ratio={ratio} />
-            <Text size="small">{pictureName(picture)}</Text>
-          </View>
-        ))}
-      </View>
-      {told?.lines.map((line) => (
-        <Text key={line}>{line}</Text>
-      ))}
-    </View>
+    <Beside
+      shown={width}
+      picture={
+        <>
+          {' '}
+          {told ? <Heading level={2}>{told.verdict}</Heading> : null}
+          <Compared one={shown(before, was)} two={shown(work, is)} width={width} by={by} />
+          <Choice label="Compared" options={[...COMPARED]} value={by} onChange={setBy} />
+          {told?.lines.map((line) => (
+            <Text key={line}>{line}</Text>
+          ))}
+          {found?.change ? (
+            <Text size="small" tone="ink2">
+              {tellRegistered(found.change)}
+            </Text>
+          ) : null}
+        </>
+      }
+    >
+      {row && row.photos.length > 1 ? (
+        <View style={{ gap: space.s }}>
+          <Heading level={2}>From photo to photo</Heading>
+          {row.photos.some((p) => p.tells) ? (
+            <>
+              <RowChart
+                painting={painting}
+                row={row}
+                width={wide ? page - width - space.xl : width}
+              />
+              {row.series.perHour.some((v) => v !== null) ? (
+                <Text size="small" tone="ink2">
+                  Bars: change for each hour at the easel; below them the share of the picture that
+                  changed.
+                </Text>
+              ) : null}
+            </>
+          ) : (
+            <Text>Without grey steps on the photos their values cannot be set in a row.</Text>
+          )}
+          {tellSeries(row.series, names).map((line) => (
+            <Text key={line}>{line}</Text>
+          ))}
+        </View>
+      ) : null}
+    </Beside>
   );
 }

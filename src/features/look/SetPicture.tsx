@@ -1,10 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { z } from 'zod';
 import { MOST } from '@/core/looking/none';
 import { lightnessOf, luminanceOf, valueOfY, yOfValue } from '@/core/optics/colour';
 import { putPicture, withoutPicture } from '@/core/looking/edit';
-import { aspectProblem, cornerProblem } from '@/core/looking/homography';
 import type { Picture } from '@/core/looking/schema';
 import type { Painting } from '@/core/painting';
 import { changePainting } from '@/store/actions';
@@ -13,103 +11,12 @@ import { useStoreDispatch } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Field } from '@/ui/Field';
-import { Notice } from '@/ui/Notice';
 import { PhotoPlaces, type Place } from '@/ui/PhotoPlaces';
-import { PicturePlaces } from '@/ui/PicturePlaces';
 import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { parseNumber } from '@/forms';
 import { pictureName } from './picture-name';
-import { useKept } from './useKept';
 import { useJpeg } from './useLook';
-
-const CORNER_NAMES = ['upper left', 'upper right', 'lower right', 'lower left'];
-/** Where corners are looked for first: a little inside the photo. */
-const FIRST: [number, number][] = [
-  [0.1, 0.1],
-  [0.9, 0.1],
-  [0.9, 0.9],
-  [0.1, 0.9],
-];
-
-const cornersSchema = z.object({
-  places: z.array(z.tuple([z.number(), z.number()])).length(CORNER_NAMES.length),
-});
-
-/** The four corners of the support on a picture: dragged under a loupe, or moved by keys. */
-export function Corners({
-  painting,
-  picture,
-  width,
-  onDone,
-}: {
-  painting: Painting;
-  picture: Picture;
-  width: number;
-  onDone: () => void;
-}) {
-  const dispatch = useStoreDispatch();
-  const jpeg = useJpeg(picture.id);
-  const kept = useKept(`corners:${picture.id}`, cornersSchema, {
-    places: picture.corners ?? FIRST,
-  });
-  const { places } = kept.value;
-  const [active, setActive] = useState('0');
-  const px = places.map(([x, y]): Place => [x * picture.width, y * picture.height]);
-  const problem = cornerProblem(px);
-  const doubt = problem ? null : aspectProblem(px, picture, painting.support);
-  if (jpeg === null)
-    return <Notice tone="refusal">The photo of this picture is not in this browser.</Notice>;
-  if (jpeg === undefined) return null;
-  return (
-    <View style={{ gap: space.s }}>
-      <Heading level={2}>Where are its corners?</Heading>
-      <Text>
-        On the front edge of the painted face. Start with the painting’s own upper left, whichever
-        way the photo lies.
-      </Text>
-      <PicturePlaces
-        url={`data:image/jpeg;base64,${jpeg}`}
-        alt="The photo with the corners of the picture"
-        ratio={picture.height / picture.width}
-        width={width}
-        pixels={picture.width}
-        closed
-        handles={places.map((at, i) => ({ key: String(i), name: CORNER_NAMES[i]!, at }))}
-        active={active}
-        onActive={setActive}
-        onMove={(key, [x, y]) =>
-          kept.set({ places: places.map((p, i) => (String(i) === key ? [x, y] : p)) })
-        }
-      />
-      <Choice
-        label="Corner"
-        options={CORNER_NAMES.map((name, i) => ({ key: String(i), name }))}
-        value={active}
-        onChange={setActive}
-      />
-      {problem ? <Notice tone="refusal">{problem}</Notice> : null}
-      {doubt ? <Notice>{doubt}</Notice> : null}
-      <Action
-        title="These are its corners"
-        kind="primary"
-        disabled={problem !== null}
-        onPress={() => {
-          dispatch(
-            changePainting(painting.id, 'Set the corners of a picture', (p) =>
-              putPicture(p, {
-                ...picture,
-                corners: places,
-              }),
-            ),
-          );
-          kept.done();
-          onDone();
-        }}
-      />
-    </View>
-  );
-}
 
 /** Grey cards that painters have: their patches from light to dark, Munsell value. */
 const CARDS = {

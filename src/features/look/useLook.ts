@@ -1,5 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { lookingOf, outlinesOf } from '@/core/looking/edit';
+import type { MapAsked } from '@/core/looking/maps';
+import { NO_LOOKING } from '@/core/looking/none';
 import type { Picture } from '@/core/looking/schema';
 import type { Painting } from '@/core/painting';
 import type { Pair } from '@/core/looking/relations';
@@ -7,7 +9,7 @@ import { useSessions } from '@/features/session/useSession';
 import { base64Of, keepPhoto, readPhoto } from '@/store/photos';
 import { demoJpeg } from '@/workers/demo-photo-client';
 import { drawMap, lookAt, stopLooking } from '@/workers/looking-client';
-import type { LookReply, MapReply, MapRequest } from '@/workers/looking-protocol';
+import type { LookReply, MapReply } from '@/workers/looking-protocol';
 
 export const DISTANCES = [1, 3, 6, 12] as const;
 
@@ -36,7 +38,7 @@ export function usePictures(painting: Painting): Picture[] {
 }
 
 /** The photos of the demo are made by code when they are first looked at, and kept like any other. */
-async function keptOrMade(id: string): Promise<string | null> {
+export async function keptOrMade(id: string): Promise<string | null> {
   const kept = await readPhoto(id).catch(() => null);
   if (kept !== null) return kept;
   const made = await demoJpeg(id);
@@ -62,10 +64,21 @@ export function useJpeg(id: string | null): string | null | undefined {
   return id === null ? null : read?.id === id ? read.jpeg : undefined;
 }
 
+/** Answers that stay at hand. */
+const LOOKS = 8;
+
+/** What of it is looked at. */
+interface Asks {
+  edges: boolean;
+  viewM: number;
+  distanceM: number | null;
+  brushMm: number | null;
+}
+
 export type LookState =
   | { at: 'rest' }
   | { at: 'work'; done: number }
-  | { at: 'found'; found: LookReply }
+  | { at: 'found'; found: LookReply; of: string }
   | { at: 'failed'; why: string };
 
 /** What the work's photo says, against the design and the photo before it; anew when anything of it has changed. */
@@ -74,14 +87,28 @@ export function useLook(
   work: Picture | null,
   design: Picture | null,
   before: Picture | null,
-  asks: { edges: boolean; distanceM: number | null },
+  { edges, viewM, distanceM, brushMm }: Asks,
 ): { state: LookState; pairs: Pair[] } {
+  const asks = useMemo(
+    (): Asks => ({ edges, viewM, distanceM, brushMm }),
+    [edges, viewM, distanceM, brushMm],
+  );
   const jpeg = useJpeg(work?.id ?? null);
   const designJpeg = useJpeg(design?.id ?? null);
   const beforeJpeg = useJpeg(before?.id ?? null);
   const looking = lookingOf(painting);
   const outlines = outlinesOf(painting);
+  // What a look depends on: an order of the eye or a border that is said changes nothing that is measured.
+  const seen = JSON.stringify({
+    ...NO_LOOKING,
+    outlines,
+    points: looking.points,
+    intents: looking.intents.map(({ id, departs, graded }) => ({ id, departs, graded, why: '' })),
+  });
+  const passageIds = JSON.stringify(painting.passages.map((p) => p.id));
   const [state, setState] = useState<LookState>({ at: 'rest' });
+  const looks = useRef(new Map<string, LookReply>());
+  const { support } = painting;
   const asked = useRef(0);
   const ready =
     work?.corners &&
@@ -93,42 +120,45 @@ export function useLook(
     if (!ready) return;
     const mine = ++asked.current;
     const told = (next: LookState) => {
-      if (asked.current === mine) setState(next);
+      if (asked.current !== mine) return;
+      // What was found stays in sight while the same is asked again.
+      setState((now) => (next.at === 'work' && now.at === 'found' && now.of === of ? now : next));
     };
+    const of = JSON.stringify([work.id, design?.id, before?.id, asks]);
+    // To and fro between questions nothing is looked at twice.
+    const key = JSON.stringify([of, work, design, before, support, seen, passageIds]);
+    const known = looks.current.get(key);
+    if (known) {
+      told({ at: 'found', found: known, of });
+      return;
+    }
     told({ at: 'work', done: 0 });
     lookAt(
       {
-        support: painting.support,
+        support,
         work: { picture: work, jpeg },
         design: design && designJpeg ? { picture: design, jpeg: designJpeg } : null,
         before: before && beforeJpeg ? { picture: before, jpeg: beforeJpeg } : null,
-        looking,
-        passageIds: painting.passages.map((p) => p.id),
+        looking: JSON.parse(seen) as typeof looking,
+        passageIds: JSON.parse(passageIds) as string[],
         edges: asks.edges,
         distancesM: asks.distanceM === null ? [] : [asks.distanceM],
+        viewM: asks.viewM,
+        brushMm: asks.brushMm,
       },
       (done) => told({ at: 'work', done }),
     ).then(
-      (found) => told({ at: 'found', found }),
+      (found) => {
+        looks.current.set(key, found);
+        while (looks.current.size > LOOKS) looks.current.delete(looks.current.keys().next().value!);
+        told({ at: 'found', found, of });
+      },
       (error: Error) => told({ at: 'failed', why: error.message }),
     );
     return () => {
       asked.current += 1;
     };
-  }, [
-    ready,
-    painting.support,
-    painting.passages,
-    work,
-    jpeg,
-    design,
-    designJpeg,
-    before,
-    beforeJpeg,
-    looking,
-    asks.edges,
-    asks.distanceM,
-  ]);
+  }, [ready, support, passageIds, work, jpeg, design, designJpeg, before, beforeJpeg, seen, asks]);
   useEffect(() => stopLooking, []);
   const pairs = useMemo((): Pair[] => {
     if (state.at !== 'found') return [];
@@ -158,30 +188,50 @@ export function useLook(
   return { state: ready ? state : { at: 'rest' }, pairs };
 }
 
-export type MapAsked = Omit<MapRequest, 'support' | 'shot'>;
+/** A picture as it is, as large as a phone is wide. */
+export const PLAIN: MapAsked = {
+  view: 'colour',
+  k: 5,
+  way: 'breaks',
+  thresholds: null,
+  squintMm: 0,
+  distanceM: null,
+  mostPx: 900,
+  key: null,
+};
 
-/** A picture drawn on its support; the last one stays until the next is there. */
+/**
+ * A picture drawn on its support; the last one stays until the next is there.
+ * @param against the design, for the view of the difference
+ */
 export function useMap(
   { kind, widthMm, heightMm }: Painting['support'],
   picture: Picture | null,
-  { view, k, way, thresholds, squintMm, distanceM, mostPx }: MapAsked,
+  { view, k, way, thresholds, squintMm, distanceM, mostPx, key }: MapAsked,
+  against: Picture | null = null,
 ): MapReply | null {
   const jpeg = useJpeg(picture?.id ?? null);
+  const againstJpeg = useJpeg(against?.id ?? null);
   const [map, setMap] = useState<{ of: string; reply: MapReply } | null>(null);
   const of = picture?.id ?? '';
+  // What was worked out anew and is the same asks for no new drawing.
+  const limits = JSON.stringify(thresholds);
+  const keyed = JSON.stringify(key);
   useEffect(() => {
-    if (!picture || !jpeg) return;
+    if (!picture || !jpeg || againstJpeg === undefined) return;
     let here = true;
     drawMap({
       support: { kind, widthMm, heightMm },
       shot: { picture, jpeg },
+      against: against && againstJpeg ? { picture: against, jpeg: againstJpeg } : null,
       view,
       k,
       way,
-      thresholds,
+      thresholds: JSON.parse(limits) as number[] | null,
       squintMm,
       distanceM,
       mostPx,
+      key: JSON.parse(keyed) as MapAsked['key'],
     }).then(
       (reply) => here && setMap({ of: picture.id, reply }),
       () => here && setMap(null),
@@ -195,13 +245,16 @@ export function useMap(
     heightMm,
     picture,
     jpeg,
+    against,
+    againstJpeg,
     view,
     k,
     way,
-    thresholds,
+    limits,
     squintMm,
     distanceM,
     mostPx,
+    keyed,
   ]);
   return map?.of === of ? map.reply : null;
 }

@@ -1,0 +1,168 @@
+import { LOOKING } from '@/data/looking';
+import { lightnessOf, WARM } from '../optics/colour';
+import { linearOf } from '../optics/screen';
+import { fromLinear } from '../optics/srgb';
+import { blurred } from './blur';
+import { resampled } from './change';
+import { viewFrom } from './distance';
+import { histogramOf, massesOf, thresholdsOf, type MassChoice } from './masses';
+import type { Raster } from './photo';
+
+export const MAP_VIEWS = ['colour', 'grey', 'masses', 'warmth', 'chroma', 'difference'] as const;
+export type MapView = (typeof MAP_VIEWS)[number];
+
+/** What is drawn of a picture. */
+export interface MapAsked {
+  view: MapView;
+  k: number;
+  way: MassChoice;
+  /** Thresholds of another picture, or set by hand: one set serves both. */
+  thresholds: readonly number[] | null;
+  squintMm: number;
+  /** Seen from so far, m; null: from near. */
+  distanceM: number | null;
+  mostPx: number;
+  /** How the picture is keyed against the design. */
+  key: { slope: number; intercept: number } | null;
+}
+
+export interface DrawnMap {
+  width: number;
+  height: number;
+  rgba: Uint8ClampedArray;
+  thresholds: number[];
+  /** Share of the picture in each mass, darkest first. */
+  shares: number[];
+}
+
+const codeTable = Uint8ClampedArray.from({ length: 1001 }, (_, i) => {
+  const [g] = linearOf([i / 10, 0, 0]);
+  return Math.round(255 * fromLinear(Math.min(1, Math.max(0, g))));
+});
+const codeOfL = (L: number): number => codeTable[Math.min(1000, Math.max(0, Math.round(L * 10)))]!;
+
+/** A raster reduced to what a screen shows, as means of light. */
+export function shrunk(raster: Raster, mostPx: number): Raster {
+  const by = Math.max(1, Math.ceil(Math.max(raster.width, raster.height) / mostPx));
+  if (by === 1) return raster;
+  const width = Math.floor(raster.width / by);
+  const height = Math.floor(raster.height / by);
+  const mean = (plane: Float32Array): Float32Array => {
+    const out = new Float32Array(width * height);
+    for (let y = 0; y < height; y++)
+      for (let x = 0; x < width; x++) {
+        let sum = 0;
+        for (let j = 0; j < by; j++)
+          for (let i = 0; i < by; i++) sum += plane[(y * by + j) * raster.width + x * by + i]!;
+        out[y * width + x] = sum / (by * by);
+      }
+    return out;
+  };
+  const Y = mean(raster.Y);
+  return {
+    ...raster,
+    width,
+    height,
+    pxPerMm: raster.pxPerMm / by,
+    Y,
+    L: Y.map(lightnessOf),
+    a: mean(raster.a),
+    b: mean(raster.b),
+  };
+}
+
+/** Colour at its strongest, C*: an iron oxide in full tone is less. */
+const FULL_CHROMA = 80;
+/** Temperature at its strongest, from the picture's own. */
+const FULL_WARM = 40;
+
+/** From a neutral middle to two ends, t from -1 to 1: cool and warm, or darker and lighter. */
+const toned = (t: number): readonly [number, number, number] =>
+  t > 0
+    ? [208 - 45 * t, 208 - 122 * t, 206 - 170 * t]
+    : [208 + 140 * t, 208 + 85 * t, 206 + 15 * t];
+
+/**
+ * A picture drawn on its support, for a screen.
+ * @param against the design, for a view of the difference: what is lighter than it by the key, and what is darker
+ */
+export function mapOf(whole: Raster, asked: MapAsked, against: Raster | null = null): DrawnMap {
+  const raster = shrunk(whole, asked.mostPx);
+  const { width, height, pxPerMm } = raster;
+  const seen = asked.distanceM === null ? raster.Y : viewFrom(raster, asked.distanceM);
+  const Y = asked.squintMm > 0 ? blurred(seen, width, height, asked.squintMm * pxPerMm) : seen;
+  const L = Y === raster.Y ? raster.L : Y.map(lightnessOf);
+  const rgba = new Uint8ClampedArray(width * height * 4);
+  const put = (i: number, r: number, g: number, b: number): void => {
+    rgba[4 * i] = r;
+    rgba[4 * i + 1] = g;
+    rgba[4 * i + 2] = b;
+    rgba[4 * i + 3] = 255;
+  };
+  if (asked.view === 'masses') {
+    const thresholds =
+      asked.thresholds ??
+      thresholdsOf(histogramOf(L), asked.k, asked.way === 'hand' ? 'even' : asked.way);
+    const { map, means, shares } = massesOf(L, raster, thresholds, 0);
+    const codes = means.map(codeOfL);
+    for (let i = 0; i < map.length; i++) {
+      const v = codes[map[i]!]!;
+      put(i, v, v, v);
+    }
+    return { width, height, rgba, thresholds: [...thresholds], shares };
+  }
+  if (asked.view === 'warmth') {
+    const sigma = Math.max(1, asked.squintMm * pxPerMm);
+    const soft = (p: Float32Array) => blurred(p, width, height, sigma);
+    const [a, b] = [soft(raster.a), soft(raster.b)];
+    let mean = 0;
+    const warm = new Float32Array(a.length);
+    for (let i = 0; i < a.length; i++) {
+      warm[i] = a[i]! * WARM[0] + b[i]! * WARM[1];
+      mean += warm[i]! / a.length;
+    }
+    for (let i = 0; i < a.length; i++) {
+      // A neutral has no temperature; a cast of the photo goes with the mean.
+      const t =
+        Math.hypot(a[i]!, b[i]!) < LOOKING.neutralChroma
+          ? 0
+          : Math.min(1, Math.max(-1, (warm[i]! - mean) / FULL_WARM));
+      put(i, ...toned(t));
+    }
+    return { width, height, rgba, thresholds: [], shares: [] };
+  }
+  if (asked.view === 'chroma') {
+    for (let i = 0; i < L.length; i++) {
+      const t = Math.min(1, Math.hypot(raster.a[i]!, raster.b[i]!) / FULL_CHROMA);
+      put(i, ...toned(t));
+    }
+    return { width, height, rgba, thresholds: [], shares: [] };
+  }
+  if (asked.view === 'difference' && against) {
+    const soft = (r: Raster) => blurred(r.L, r.width, r.height, LOOKING.changeBlurMm * r.pxPerMm);
+    const meant = shrunk(against, asked.mostPx);
+    const design = resampled(soft(meant), meant, raster);
+    const { slope, intercept } = asked.key ?? { slope: 1, intercept: 0 };
+    soft(raster).forEach((now, i) => {
+      const off = now - (intercept + slope * design[i]!);
+      const t = Math.abs(off) < LOOKING.relationL ? 0 : Math.min(1, Math.max(-1, off / 30));
+      // What departs by more than a value is hatched too: one that sees no hues sees where.
+      const hatched = Math.abs(off) > 10 && (i % width) + Math.floor(i / width) * Math.sign(off);
+      const ink = hatched !== false && ((hatched % 8) + 8) % 8 < 2 ? 0.75 : 1;
+      const [r, g, b] = toned(t);
+      put(i, ink * r, ink * g, ink * b);
+    });
+    return { width, height, rgba, thresholds: [], shares: [] };
+  }
+  for (let i = 0; i < L.length; i++) {
+    if (asked.view === 'grey') {
+      const v = codeOfL(L[i]!);
+      put(i, v, v, v);
+      continue;
+    }
+    const [r, g, b] = linearOf([L[i]!, raster.a[i]!, raster.b[i]!]);
+    const code = (v: number) => 255 * fromLinear(Math.min(1, Math.max(0, v)));
+    put(i, code(r), code(g), code(b));
+  }
+  return { width, height, rgba, thresholds: [], shares: [] };
+}
