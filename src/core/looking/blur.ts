@@ -30,7 +30,11 @@ function boxRow(
     for (let i = -half; i <= half; i++) sum += from[at + mirrored(i, width)]!;
     for (let x = 0; x < width; x++) {
       to[at + x] = sum / box;
-      sum += from[at + mirrored(x + half + 1, width)]! - from[at + mirrored(x - half, width)]!;
+      // Mirrored at the ends alone.
+      sum +=
+        x >= half && x + half + 1 < width
+          ? from[at + x + half + 1]! - from[at + x - half]!
+          : from[at + mirrored(x + half + 1, width)]! - from[at + mirrored(x - half, width)]!;
     }
   }
 }

@@ -1,12 +1,12 @@
 import { LOOKING } from '@/data/looking';
-import { lightnessOf, WARM } from '../optics/colour';
-import { linearOf } from '../optics/screen';
-import { fromLinear } from '../optics/srgb';
+import { WARM } from '../optics/colour';
+import { SCREEN_WHITE, TO_SRGB } from '../optics/screen';
 import { blurred } from './blur';
 import { resampled } from './change';
 import { viewFrom } from './distance';
 import { histogramOf, massesOf, thresholdsOf, type MassChoice } from './masses';
 import type { Raster } from './photo';
+import { codeOfLinear, lightnesses, lightOfL } from './tables';
 
 export const MAP_VIEWS = ['colour', 'grey', 'masses', 'warmth', 'chroma', 'difference'] as const;
 export type MapView = (typeof MAP_VIEWS)[number];
@@ -35,14 +35,20 @@ export interface DrawnMap {
   shares: number[];
 }
 
-const codeTable = Uint8ClampedArray.from({ length: 1001 }, (_, i) => {
-  const [g] = linearOf([i / 10, 0, 0]);
-  return Math.round(255 * fromLinear(Math.min(1, Math.max(0, g))));
-});
-const codeOfL = (L: number): number => codeTable[Math.min(1000, Math.max(0, Math.round(L * 10)))]!;
+const codeOfL = (L: number): number => codeOfLinear(lightOfL(L));
 
-/** A raster reduced to what a screen shows, as means of light. */
+const small = new WeakMap<Raster, Map<number, Raster>>();
+
+/** A raster reduced to what a screen shows, as means of light; once for each size, for a slider asks again and again. */
 export function shrunk(raster: Raster, mostPx: number): Raster {
+  const known = small.get(raster) ?? new Map<number, Raster>();
+  small.set(raster, known);
+  const made = known.get(mostPx) ?? reduced(raster, mostPx);
+  known.set(mostPx, made);
+  return made;
+}
+
+function reduced(raster: Raster, mostPx: number): Raster {
   const by = Math.max(1, Math.ceil(Math.max(raster.width, raster.height) / mostPx));
   if (by === 1) return raster;
   const width = Math.floor(raster.width / by);
@@ -65,11 +71,13 @@ export function shrunk(raster: Raster, mostPx: number): Raster {
     height,
     pxPerMm: raster.pxPerMm / by,
     Y,
-    L: Y.map(lightnessOf),
+    L: lightnesses(Y),
     a: mean(raster.a),
     b: mean(raster.b),
   };
 }
+
+const [R, G, B] = TO_SRGB;
 
 /** Colour at its strongest, C*: an iron oxide in full tone is less. */
 const FULL_CHROMA = 80;
@@ -91,7 +99,7 @@ export function mapOf(whole: Raster, asked: MapAsked, against: Raster | null = n
   const { width, height, pxPerMm } = raster;
   const seen = asked.distanceM === null ? raster.Y : viewFrom(raster, asked.distanceM);
   const Y = asked.squintMm > 0 ? blurred(seen, width, height, asked.squintMm * pxPerMm) : seen;
-  const L = Y === raster.Y ? raster.L : Y.map(lightnessOf);
+  const L = Y === raster.Y ? raster.L : lightnesses(Y);
   const rgba = new Uint8ClampedArray(width * height * 4);
   const put = (i: number, r: number, g: number, b: number): void => {
     rgba[4 * i] = r;
@@ -160,9 +168,17 @@ export function mapOf(whole: Raster, asked: MapAsked, against: Raster | null = n
       put(i, v, v, v);
       continue;
     }
-    const [r, g, b] = linearOf([L[i]!, raster.a[i]!, raster.b[i]!]);
-    const code = (v: number) => 255 * fromLinear(Math.min(1, Math.max(0, v)));
-    put(i, code(r), code(g), code(b));
+    // Lab to linear sRGB, as in the optics; here without an object for each pixel.
+    const f = (L[i]! + 16) / 116;
+    const x = SCREEN_WHITE[0] * lightOfL(116 * (f + raster.a[i]! / 500) - 16);
+    const y = lightOfL(L[i]!);
+    const z = SCREEN_WHITE[2] * lightOfL(116 * (f - raster.b[i]! / 200) - 16);
+    put(
+      i,
+      codeOfLinear(R[0] * x + R[1] * y + R[2] * z),
+      codeOfLinear(G[0] * x + G[1] * y + G[2] * z),
+      codeOfLinear(B[0] * x + B[1] * y + B[2] * z),
+    );
   }
   return { width, height, rgba, thresholds: [], shares: [] };
 }

@@ -47,14 +47,21 @@ export function optimalBreaks(histogram: ArrayLike<number>, k: number): number[]
   for (let c = 2; c <= k; c++) {
     const best = new Float64Array(n + 1).fill(Infinity);
     const cut = new Int32Array(n + 1);
-    for (let j = c; j <= n; j++)
-      for (let i = c - 1; i < j; i++) {
+    // The best cut never moves back as the row grows: halves of the row need only look between the cuts of their ends.
+    const part = (first: number, last: number, low: number, high: number): void => {
+      if (first > last) return;
+      const j = (first + last) >> 1;
+      for (let i = Math.max(low, c - 1); i <= Math.min(high, j - 1); i++) {
         const cost = before[i]! + within(i, j);
         if (cost < best[j]!) {
           best[j] = cost;
           cut[j] = i;
         }
       }
+      part(first, j - 1, low, cut[j]!);
+      part(j + 1, last, cut[j]!, high);
+    };
+    part(c, n, c - 1, n - 1);
     from.push(cut);
     before = best;
   }
@@ -87,77 +94,139 @@ export interface Masses {
   means: number[];
 }
 
-/** Regions of one mass, by four neighbours: flood filled with a stack of pixels. */
+/** Regions of one mass, by four neighbours: every pixel is one with the left and the upper of its mass (union and find). */
 function regionsOf(map: Uint8Array, width: number, height: number) {
-  const region = new Int32Array(map.length).fill(-1);
-  const sizes: number[] = [];
-  const stack = new Int32Array(map.length);
-  for (let start = 0; start < map.length; start++) {
-    if (region[start]! >= 0) continue;
-    const id = sizes.length;
-    const mass = map[start];
-    let top = 0;
-    stack[top++] = start;
-    region[start] = id;
-    let size = 0;
-    while (top > 0) {
-      const at = stack[--top]!;
-      size += 1;
-      const x = at % width;
-      if (x > 0 && region[at - 1]! < 0 && map[at - 1] === mass)
-        region[(stack[top++] = at - 1)] = id;
-      if (x < width - 1 && region[at + 1]! < 0 && map[at + 1] === mass)
-        region[(stack[top++] = at + 1)] = id;
-      if (at >= width && region[at - width]! < 0 && map[at - width] === mass)
-        region[(stack[top++] = at - width)] = id;
-      if (at < width * (height - 1) && region[at + width]! < 0 && map[at + width] === mass)
-        region[(stack[top++] = at + width)] = id;
+  const region = new Int32Array(map.length);
+  const into: number[] = [];
+  const root = (id: number): number => {
+    let at = id;
+    while (into[at] !== at) at = into[at] = into[into[at]!]!;
+    return at;
+  };
+  for (let y = 0, at = 0; y < height; y++)
+    for (let x = 0; x < width; x++, at++) {
+      const mass = map[at];
+      const left = x > 0 && map[at - 1] === mass ? region[at - 1]! : -1;
+      const up = y > 0 && map[at - width] === mass ? region[at - width]! : -1;
+      if (left < 0 && up < 0) {
+        region[at] = into.length;
+        into.push(into.length);
+      } else if (left < 0 || up < 0 || left === up) region[at] = left < 0 ? up : left;
+      else {
+        const one = root(left);
+        const two = root(up);
+        region[at] = Math.min(one, two);
+        into[Math.max(one, two)] = region[at]!;
+      }
     }
-    sizes.push(size);
+  // Numbered anew, without gaps.
+  const names = new Int32Array(into.length).fill(-1);
+  const sizes: number[] = [];
+  for (let at = 0; at < region.length; at++) {
+    const own = root(region[at]!);
+    if (names[own]! < 0) {
+      names[own] = sizes.length;
+      sizes.push(0);
+    }
+    region[at] = names[own]!;
+    sizes[names[own]!]! += 1;
   }
   return { region, sizes };
 }
 
-/** Regions smaller than the brush go to the neighbour with the longest border, the smallest first, until none is left. */
-function cleanUp(map: Uint8Array, width: number, height: number, least: number): void {
-  for (;;) {
-    const { region, sizes } = regionsOf(map, width, height);
-    const small = sizes.map((s, id) => ({ s, id })).filter(({ s }) => s < least);
-    if (small.length === 0 || small.length === sizes.length) return;
-    const borders = new Map<number, Map<number, number>>();
-    const met = (p: number, q: number): void => {
-      const [one, two] = [region[p]!, region[q]!];
-      if (one === two) return;
-      for (const [here, mass] of [
-        [one, map[q]!],
-        [two, map[p]!],
-      ] as const) {
-        if (sizes[here]! >= least) continue;
-        let of = borders.get(here);
-        if (!of) borders.set(here, (of = new Map()));
-        of.set(mass, (of.get(mass) ?? 0) + 1);
-      }
-    };
-    for (let at = 0; at < map.length; at++) {
-      if (at % width < width - 1) met(at, at + 1);
-      if (at < width * (height - 1)) met(at, at + width);
+/** Lengths of the borders of small regions with each of their neighbours, px; a large one goes nowhere. */
+function bordersOf(
+  region: Int32Array,
+  width: number,
+  sizes: readonly number[],
+  least: number,
+): (Map<number, number> | undefined)[] {
+  const borders = new Array<Map<number, number> | undefined>(sizes.length);
+  const meet = (p: number, q: number): void => {
+    if (p === q || sizes[p]! >= least) return;
+    const of = (borders[p] ??= new Map<number, number>());
+    of.set(q, (of.get(q) ?? 0) + 1);
+  };
+  for (let at = 0; at < region.length; at++) {
+    const here = region[at]!;
+    if ((at + 1) % width > 0 && region[at + 1] !== here) {
+      meet(here, region[at + 1]!);
+      meet(region[at + 1]!, here);
     }
-    // Neighbours that are small themselves may both move: the smaller half goes, then it is looked again.
-    small.sort((p, q) => p.s - q.s);
-    const go = new Map<number, number>();
-    for (const { id, s } of small) {
-      if (s > small[0]!.s * 4 && go.size > 0) break;
-      const of = borders.get(id);
-      if (!of) continue;
-      const best = [...of].sort((p, q) => q[1] - p[1] || p[0] - q[0])[0]!;
-      go.set(id, best[0]);
-    }
-    if (go.size === 0) return;
-    for (let at = 0; at < map.length; at++) {
-      const to = go.get(region[at]!);
-      if (to !== undefined) map[at] = to;
+    const below = region[at + width];
+    if (below !== undefined && below !== here) {
+      meet(here, below);
+      meet(below, here);
     }
   }
+  return borders;
+}
+
+/**
+ * Regions smaller than the brush go, the smallest first, to the mass with which they have the longest border (of two alike
+ * to the nearer value), and grow together with what of it they touch; until none is left.
+ */
+function cleanUp(map: Uint8Array, width: number, height: number, least: number): void {
+  const { region, sizes } = regionsOf(map, width, height);
+  if (!sizes.some((s) => s < least)) return;
+  const mass = new Uint8Array(sizes.length);
+  for (let at = 0; at < map.length; at++) mass[region[at]!] = map[at]!;
+  const borders = bordersOf(region, width, sizes, least);
+  // A region that went into another is that other.
+  const into = Int32Array.from(sizes, (_, id) => id);
+  const now = (id: number): number => {
+    let at = id;
+    while (into[at] !== at) at = into[at] = into[into[at]!]!;
+    return at;
+  };
+  const queue = sizes
+    .map((size, id) => ({ size, id }))
+    .filter(({ size }) => size < least)
+    .sort((p, q) => q.size - p.size || q.id - p.id);
+  const wait = (id: number): void => {
+    const size = sizes[id]!;
+    let [low, high] = [0, queue.length];
+    while (low < high) {
+      const mid = (low + high) >> 1;
+      if (queue[mid]!.size > size) low = mid + 1;
+      else high = mid;
+    }
+    queue.splice(low, 0, { size, id });
+  };
+  while (queue.length > 0) {
+    const { id, size } = queue.pop()!;
+    // It has grown since it was put in the row, or is part of another.
+    if (into[id] !== id || sizes[id] !== size) continue;
+    const of = new Map<number, number>();
+    const own = mass[id]!;
+    borders[id]!.forEach((length, other) => {
+      const there = mass[now(other)]!;
+      of.set(there, (of.get(there) ?? 0) + length);
+    });
+    const best = [...of].sort(
+      (p, q) => q[1] - p[1] || Math.abs(p[0] - own) - Math.abs(q[0] - own) || p[0] - q[0],
+    )[0];
+    if (!best) continue;
+    mass[id] = best[0];
+    // What it touches of that mass is one with it.
+    const touching = [...new Set([...borders[id]!.keys()].map(now))].filter(
+      (other) => other !== id && mass[other] === best[0],
+    );
+    const largest = touching.reduce((p, q) => (sizes[q]! > sizes[p]! ? q : p));
+    const parts = [id, ...touching].filter((part) => part !== largest);
+    for (const part of parts) {
+      into[part] = largest;
+      sizes[largest]! += sizes[part]!;
+    }
+    // One that is no longer small is asked nothing more.
+    if (sizes[largest]! >= least) continue;
+    const all = borders[largest]!;
+    for (const part of parts)
+      borders[part]!.forEach((length, other) => all.set(other, (all.get(other) ?? 0) + length));
+    for (const other of [...all.keys()]) if (now(other) === largest) all.delete(other);
+    wait(largest);
+  }
+  for (let at = 0; at < map.length; at++) map[at] = mass[now(region[at]!)]!;
 }
 
 /**

@@ -66,31 +66,56 @@ function fill(
 function insideOf(map: Uint8Array, width: number, height: number): Float32Array {
   const d = new Float32Array(map.length);
   const diagonal = Math.SQRT2;
-  const step = (at: number, by: number, cost: number, here: number): void => {
-    const other = at + by;
-    const far = map[other] === map[at] ? d[other]! + cost : cost / 2;
-    if (far < d[here]!) d[here] = far;
-  };
+  // Written out: it is done for each of millions of pixels.
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const at = y * width + x;
-      d[at] = Math.min(x, y, width - 1 - x, height - 1 - y) + 0.5;
-      if (x > 0) step(at, -1, 1, at);
-      if (y > 0) {
-        step(at, -width, 1, at);
-        if (x > 0) step(at, -width - 1, diagonal, at);
-        if (x < width - 1) step(at, -width + 1, diagonal, at);
+      const here = map[at];
+      let near = (x < width - 1 - x ? x : width - 1 - x) + 0.5;
+      const rows = (y < height - 1 - y ? y : height - 1 - y) + 0.5;
+      if (rows < near) near = rows;
+      if (x > 0) {
+        const far = map[at - 1] === here ? d[at - 1]! + 1 : 0.5;
+        if (far < near) near = far;
       }
+      if (y > 0) {
+        const up = at - width;
+        let far = map[up] === here ? d[up]! + 1 : 0.5;
+        if (far < near) near = far;
+        if (x > 0) {
+          far = map[up - 1] === here ? d[up - 1]! + diagonal : diagonal / 2;
+          if (far < near) near = far;
+        }
+        if (x < width - 1) {
+          far = map[up + 1] === here ? d[up + 1]! + diagonal : diagonal / 2;
+          if (far < near) near = far;
+        }
+      }
+      d[at] = near;
     }
   for (let y = height - 1; y >= 0; y--)
     for (let x = width - 1; x >= 0; x--) {
       const at = y * width + x;
-      if (x < width - 1) step(at, 1, 1, at);
-      if (y < height - 1) {
-        step(at, width, 1, at);
-        if (x < width - 1) step(at, width + 1, diagonal, at);
-        if (x > 0) step(at, width - 1, diagonal, at);
+      const here = map[at];
+      let near = d[at]!;
+      if (x < width - 1) {
+        const far = map[at + 1] === here ? d[at + 1]! + 1 : 0.5;
+        if (far < near) near = far;
       }
+      if (y < height - 1) {
+        const down = at + width;
+        let far = map[down] === here ? d[down]! + 1 : 0.5;
+        if (far < near) near = far;
+        if (x < width - 1) {
+          far = map[down + 1] === here ? d[down + 1]! + diagonal : diagonal / 2;
+          if (far < near) near = far;
+        }
+        if (x > 0) {
+          far = map[down - 1] === here ? d[down - 1]! + diagonal : diagonal / 2;
+          if (far < near) near = far;
+        }
+      }
+      d[at] = near;
     }
   return d;
 }
@@ -112,7 +137,14 @@ export const innerPixels = (
   { pixels, inside }: Labels,
   index: number,
   { pxPerMm }: Pick<Raster, 'pxPerMm'>,
-): Int32Array => pixels[index]!.filter((at) => inside[at]! >= LOOKING.erodeMm * pxPerMm);
+): Int32Array => {
+  const all = pixels[index]!;
+  const least = LOOKING.erodeMm * pxPerMm;
+  const out = new Int32Array(all.length);
+  let n = 0;
+  for (let i = 0; i < all.length; i++) if (inside[all[i]!]! >= least) out[n++] = all[i]!;
+  return out.subarray(0, n);
+};
 
 /** Which passage every pixel belongs to; later and higher ones lie over the others. */
 export function labelsOf(

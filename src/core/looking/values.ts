@@ -29,7 +29,7 @@ export interface PassageValue {
 const BINS = 1001;
 const BLOCK_BINS = 201;
 const HISTOGRAM_BINS = 50;
-const bin = (L: number): number => Math.min(BINS - 1, Math.max(0, Math.round(L * 10)));
+const bin = (L: number): number => (L <= 0 ? 0 : L >= 100 ? BINS - 1 : (L * 10 + 0.5) | 0);
 
 /** The value below which a share of a histogram lies; within a bin by its middle. */
 export function quantile(histogram: ArrayLike<number>, share: number, perBin = 0.1): number {
@@ -66,54 +66,75 @@ function countedOf(
     : { at: labels.pixels[index]!, whole: true };
 }
 
-/** Of every block of a passage the lightness above which a pixel is a speck of shine. */
-function speckLimits(raster: Raster, pixels: Int32Array): (at: number) => number {
-  const side = Math.max(4, Math.round(LOOKING.speckBlockMm * raster.pxPerMm));
-  const columns = Math.ceil(raster.width / side);
-  const blocks = new Map<number, Uint32Array>();
-  const blockOf = (at: number) =>
-    Math.floor(Math.floor(at / raster.width) / side) * columns +
-    Math.floor((at % raster.width) / side);
-  for (const at of pixels) {
-    const key = blockOf(at);
-    let histogram = blocks.get(key);
-    if (!histogram) blocks.set(key, (histogram = new Uint32Array(BLOCK_BINS)));
-    histogram[Math.min(BLOCK_BINS - 1, Math.max(0, Math.round(raster.L[at]! * 2)))]! += 1;
+/** Of pixels of a passage those that are specks of shine: far above the others of their block. */
+function specksOf({ width, height, L, pxPerMm }: Raster, pixels: Int32Array): Uint8Array {
+  const side = Math.max(4, Math.round(LOOKING.speckBlockMm * pxPerMm));
+  const columns = Math.ceil(width / side);
+  const histograms = new Array<Uint32Array | undefined>(columns * Math.ceil(height / side));
+  const blocks = new Int32Array(pixels.length);
+  for (let i = 0; i < pixels.length; i++) {
+    const at = pixels[i]!;
+    const row = (at / width) | 0;
+    const block = ((row / side) | 0) * columns + (((at - row * width) / side) | 0);
+    blocks[i] = block;
+    const half = (L[at]! * 2 + 0.5) | 0;
+    (histograms[block] ??= new Uint32Array(BLOCK_BINS))[
+      half < 0 ? 0 : half >= BLOCK_BINS ? BLOCK_BINS - 1 : half
+    ]! += 1;
   }
-  const limits = new Map<number, number>();
-  blocks.forEach((histogram, key) => {
-    const half = 0.5;
-    const spread = quantile(histogram, 0.75, half) - quantile(histogram, 0.25, half);
-    limits.set(
-      key,
-      quantile(histogram, 0.5, half) + Math.max(LOOKING.speckL, LOOKING.speckSpreads * spread),
-    );
+  const limits = Float32Array.from(histograms, (histogram) => {
+    if (!histogram) return Infinity;
+    const at = (share: number) => quantile(histogram, share, 0.5);
+    return at(0.5) + Math.max(LOOKING.speckL, LOOKING.speckSpreads * (at(0.75) - at(0.25)));
   });
-  return (at) => limits.get(blockOf(at)) ?? Infinity;
+  const out = new Uint8Array(pixels.length);
+  for (let i = 0; i < pixels.length; i++) if (L[pixels[i]!]! > limits[blocks[i]!]!) out[i] = 1;
+  return out;
+}
+
+/** What counts of a passage, and its specks: worked out once for a raster and its labels. */
+interface Counted {
+  at: Int32Array;
+  whole: boolean;
+  specks: Uint8Array;
+}
+const counted = new WeakMap<Raster, WeakMap<Labels, Map<number, Counted>>>();
+function countedWithSpecks(raster: Raster, labels: Labels, index: number): Counted {
+  const ofRaster = counted.get(raster) ?? new WeakMap<Labels, Map<number, Counted>>();
+  counted.set(raster, ofRaster);
+  const ofLabels = ofRaster.get(labels) ?? new Map<number, Counted>();
+  ofRaster.set(labels, ofLabels);
+  const known = ofLabels.get(index);
+  if (known) return known;
+  const some = countedOf(labels, index, raster);
+  const made = { ...some, specks: specksOf(raster, some.at) };
+  ofLabels.set(index, made);
+  return made;
 }
 
 /** The values of a passage; null where it has no pixel. @param index of it in the labels, from 0 */
 export function passageValue(raster: Raster, labels: Labels, index: number): PassageValue | null {
-  const { at: pixels, whole } = countedOf(labels, index, raster);
+  const { at: pixels, whole, specks } = countedWithSpecks(raster, labels, index);
   if (pixels.length === 0) return null;
-  const limit = speckLimits(raster, pixels);
-  let specks = pixels.filter((at) => raster.L[at]! > limit(at)).length / pixels.length;
-  const counted =
-    specks > 0 && specks < LOOKING.speckMost
-      ? pixels.filter((at) => raster.L[at]! <= limit(at))
-      : pixels;
-  if (specks >= LOOKING.speckMost) specks = 0;
+  let shining = 0;
+  for (let i = 0; i < specks.length; i++) shining += specks[i]!;
+  // More is no speck: then all of it counts.
+  const leaveOut = shining < LOOKING.speckMost * pixels.length;
   const histogram = new Uint32Array(BINS);
-  let [y, a, b, sx, sy] = [0, 0, 0, 0, 0];
-  for (const at of counted) {
+  let [y, a, b, sx, sy, n] = [0, 0, 0, 0, 0, 0];
+  const { width } = raster;
+  for (let i = 0; i < pixels.length; i++) {
+    if (leaveOut && specks[i]) continue;
+    const at = pixels[i]!;
+    const row = (at / width) | 0;
     histogram[bin(raster.L[at]!)]! += 1;
     y += raster.Y[at]!;
     a += raster.a[at]!;
     b += raster.b[at]!;
-    sx += at % raster.width;
-    sy += Math.floor(at / raster.width);
+    sx += at - row * width;
+    sy += row;
+    n += 1;
   }
-  const n = counted.length;
   [y, a, b] = [y / n, a / n, b / n];
   const L = lightnessOf(y);
   const medianL = quantile(histogram, 0.5);
@@ -129,7 +150,7 @@ export function passageValue(raster: Raster, labels: Labels, index: number): Pas
     b,
     chroma,
     warm: warmthOf([L, a, b]),
-    glareShare: specks,
+    glareShare: leaveOut ? shining / pixels.length : 0,
     mixed: Math.abs(L - medianL) > LOOKING.mixedL,
     fools: helmholtzKohlrausch(L, chroma, hue),
     centre: [(sx / n + 0.5) / raster.pxPerMm, (sy / n + 0.5) / raster.pxPerMm],
@@ -166,30 +187,36 @@ export function rangeOf(raster: Raster, labels: Labels): Range {
   const hidden = new Uint8Array(raster.L.length);
   // Specks of shine are no lights of the picture.
   labels.ids.forEach((_, i) => {
-    const { at } = countedOf(labels, i, raster);
-    const limit = speckLimits(raster, at);
-    for (const p of at) if (raster.L[p]! > limit(p)) hidden[p] = 1;
+    const { at, specks } = countedWithSpecks(raster, labels, i);
+    for (let k = 0; k < at.length; k++) if (specks[k]) hidden[at[k]!] = 1;
   });
   for (let i = 0; i < raster.L.length; i++) if (!hidden[i]) histogram[bin(raster.L[i]!)]! += 1;
   const [low, high] = [quantile(histogram, 0.01), quantile(histogram, 0.99)];
-  const owners = (holds: (L: number) => boolean) => {
-    const counts = new Map<number, number>();
-    let all = 0;
-    for (let i = 0; i < raster.L.length; i++) {
-      if (hidden[i] || !holds(raster.L[i]!)) continue;
-      all += 1;
-      const label = labels.map[i]!;
-      if (label > 0) counts.set(label, (counts.get(label) ?? 0) + 1);
+  const lights = new Int32Array(labels.ids.length + 1);
+  const darks = new Int32Array(labels.ids.length + 1);
+  let [light, dark] = [0, 0];
+  for (let i = 0; i < raster.L.length; i++) {
+    const L = raster.L[i]!;
+    if ((L < high && L > low) || hidden[i]) continue;
+    const label = labels.map[i]!;
+    if (L >= high) {
+      light += 1;
+      lights[label]! += 1;
     }
-    return [...counts]
-      .map(([label, count]) => ({ id: labels.ids[label - 1]!, share: count / all }))
+    if (L <= low) {
+      dark += 1;
+      darks[label]! += 1;
+    }
+  }
+  const owners = (counts: Int32Array, all: number) =>
+    labels.ids
+      .map((id, i) => ({ id, share: counts[i + 1]! / all }))
       .filter((o) => o.share >= LOOKING.ownerLeast)
       .sort((p, q) => q.share - p.share);
-  };
   return {
     p005: quantile(histogram, 0.005),
     p995: quantile(histogram, 0.995),
-    lightest: owners((L) => L >= high),
-    darkest: owners((L) => L <= low),
+    lightest: owners(lights, light),
+    darkest: owners(darks, dark),
   };
 }

@@ -5,7 +5,7 @@ import { fromLinear, hexToLinear, linearToHex, type Bands } from './srgb';
 /** From Lab to what a screen shows. Computed with the true colour always; only here, at the very end, is it made to fit. */
 
 /** IEC 61966-2-1 and its inverse, and Display P3 (DCI primaries, D65; SMPTE EG 432-1), for XYZ of which Y of white is 1. */
-const TO_SRGB = [
+export const TO_SRGB = [
   [3.2409699, -1.5373832, -0.4986108],
   [-0.9692436, 1.8759675, 0.0415551],
   [0.0556301, -0.203977, 1.0569715],

@@ -23,7 +23,8 @@ import { pictureName } from './picture-name';
 import { RangeGate } from './RangeGate';
 import { PLAIN, useMap, type LookState } from './useLook';
 
-const SIDE_PX = 620;
+/** Half of a phone, as fine as its screen; a slider is followed at this size. */
+const SIDE_PX = 520;
 
 /** How the pictures of the values are drawn, as the painter has set it. */
 function useControls() {

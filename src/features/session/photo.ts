@@ -11,6 +11,22 @@ export interface ScaledPhoto {
   height: number;
 }
 
+/** How large a picture is, upright, by its first bytes: nothing of it is decoded yet. */
+async function sizeOf(file: Blob): Promise<{ width: number; height: number }> {
+  const url = URL.createObjectURL(file);
+  try {
+    const image = new Image();
+    await new Promise((resolve, reject) => {
+      image.onload = resolve;
+      image.onerror = reject;
+      image.src = url;
+    });
+    return { width: image.naturalWidth, height: image.naturalHeight };
+  } finally {
+    URL.revokeObjectURL(url);
+  }
+}
+
 /**
  * A photo drawn anew at a smaller size: what comes out is pixels alone, upright, without the place, the time or the
  * camera that the file told of. Rejects when the file is no picture.
@@ -19,16 +35,24 @@ export async function scaledPhoto(
   file: Blob,
   { longest, quality } = { longest: LONGEST, quality: QUALITY },
 ): Promise<ScaledPhoto> {
-  const picture = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
+  const refused = () => {
     throw new Error('That file is no picture this browser can read. Choose a JPEG or PNG.');
-  });
-  const by = Math.min(1, longest / Math.max(picture.width, picture.height));
-  const width = Math.max(1, Math.round(picture.width * by));
-  const height = Math.max(1, Math.round(picture.height * by));
+  };
+  const size = await sizeOf(file).catch(refused);
+  const by = Math.min(1, longest / Math.max(size.width, size.height));
+  const width = Math.max(1, Math.round(size.width * by));
+  const height = Math.max(1, Math.round(size.height * by));
+  // Made smaller as it is decoded: a photo of fifty million pixels is never held twice.
+  const picture = await createImageBitmap(file, {
+    imageOrientation: 'from-image',
+    resizeWidth: width,
+    resizeHeight: height,
+    resizeQuality: 'high',
+  }).catch(refused);
   const canvas = document.createElement('canvas');
   canvas.width = width;
   canvas.height = height;
-  canvas.getContext('2d')!.drawImage(picture, 0, 0, width, height);
+  canvas.getContext('2d')!.drawImage(picture, 0, 0);
   picture.close();
   const url = canvas.toDataURL('image/jpeg', quality);
   return { jpeg: url.slice(url.indexOf(',') + 1), width, height };
