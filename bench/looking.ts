@@ -6,7 +6,8 @@
  */
 import { performance } from 'node:perf_hooks';
 import sharp from 'sharp';
-import { demoPhoto, QUINCES_OUTLINES, QUINCES_SUPPORT } from '../demo/pictures';
+import { demoPhoto } from '../demo/pictures';
+import { QUINCES_OUTLINES, QUINCES_SUPPORT } from '../demo/quinces';
 import { look, prepare } from '../src/core/looking/look';
 import { mapOf, type MapAsked } from '../src/core/looking/maps';
 import type { Photo, Point } from '../src/core/looking/photo';

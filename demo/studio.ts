@@ -1,4 +1,4 @@
-import { quincesLooking } from './pictures';
+import { quincesLooking } from './quinces';
 import type { Finding } from '../src/data/learning';
 import { hoursOf, takeHours, type ClimateMonth } from '../src/core/climate';
 import { noteBother } from '../src/core/painting/notes-of';

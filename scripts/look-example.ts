@@ -3,8 +3,9 @@
  * tone curve of a phone, noise. Run: npx tsx scripts/look-example.ts
  */
 import sharp from 'sharp';
-import { QUINCES_SUPPORT, quincesPicture, STAGES } from '../demo/pictures';
-import { photographed } from '../src/core/tests/photograph';
+import { quincesPicture } from '../demo/pictures';
+import { QUINCES_SUPPORT, STAGES } from '../demo/quinces';
+import { photographed } from '../demo/photograph';
 
 const STEPS = [92, 78, 64, 50, 36, 22];
 const photo = photographed(quincesPicture(STAGES.today), QUINCES_SUPPORT, {

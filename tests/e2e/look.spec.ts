@@ -1,6 +1,7 @@
 import exifr from 'exifr';
 import sharp from 'sharp';
-import { demoPhoto, QUINCES_OUTLINES, QUINCES_SUPPORT } from '../../demo/pictures';
+import { demoPhoto } from '../../demo/pictures';
+import { QUINCES_OUTLINES, QUINCES_SUPPORT } from '../../demo/quinces';
 import { demoStudio } from '../../demo/studio';
 import { luminanceOf, valueOfY } from '../../src/core/optics/colour';
 import type { Painting } from '../../src/core/painting/schema';

@@ -1,4 +1,5 @@
-import { DESIGN, QUINCES_SUPPORT, quincesPicture } from '../../../demo/pictures';
+import { quincesPicture } from '../../../demo/pictures';
+import { DESIGN, QUINCES_SUPPORT } from '../../../demo/quinces';
 import {
   baked,
   photographed,
@@ -7,7 +8,7 @@ import {
   rect,
   type Camera,
   type Picture,
-} from '../tests/photograph';
+} from '../../../demo/photograph';
 import { proposeCorners, snapCorners } from './find-corners';
 import { fineMarks, marksSeen } from './marks';
 import type { Photo, Point, Raster } from './photo';

@@ -8,7 +8,7 @@ import {
   rect,
   type Camera,
   type Picture,
-} from '../tests/photograph';
+} from '../../../demo/photograph';
 import { boxesOf, blurred, squintSigmaMm } from './blur';
 import { changeOf } from './change';
 import {

@@ -1,10 +1,10 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
-import type { Lab } from '../optics/colour';
-import { linearOf } from '../optics/screen';
-import { fromLinear } from '../optics/srgb';
-import { inverse, seenFrom } from '../looking/homography';
-import type { Photo, Point, Support } from '../looking/photo';
+import type { Lab } from '../src/core/optics/colour';
+import { linearOf } from '../src/core/optics/screen';
+import { fromLinear } from '../src/core/optics/srgb';
+import { inverse, seenFrom } from '../src/core/looking/homography';
+import type { Photo, Point, Support } from '../src/core/looking/photo';
 
 /**
  * Pictures of known truth and photographs of them: a picture is a function of the place, mm, in Lab; a photograph adds
