@@ -77,10 +77,14 @@ function reduced({ data, width: pw, height: ph }: Photo): Small {
 const ANGLES = 180;
 /** Gradients of a line agree with its normal within so many degrees. */
 const SLACK = 2;
-/** Lines nearer than this in angle (degrees) and distance (px) are one. */
+/** Lines that lie nearer than this from end to end of the photo, px, are one. */
 const APART = 4;
 const COS = Float64Array.from({ length: ANGLES }, (_, i) => Math.cos((i * Math.PI) / ANGLES));
 const SIN = Float64Array.from({ length: ANGLES }, (_, i) => Math.sin((i * Math.PI) / ANGLES));
+
+/** Where a line is at a place: its x on that row where it stands, its y in that column where it lies. */
+const along = ({ nx, ny, d }: Edge, [x, y]: Point): number =>
+  Math.abs(nx) > Math.abs(ny) ? (d - y * ny) / nx : (d - x * nx) / ny;
 
 /** The strongest straight lines: votes of the pixels that rise, each for lines across its own gradient (Hough). */
 function linesOf({ width, height, gx, gy, rise }: Small, least: number) {
@@ -105,22 +109,26 @@ function linesOf({ width, height, gx, gy, rise }: Small, least: number) {
     .sort((p, q) => q.v - p.v);
   const upright: Edge[] = [];
   const level: Edge[] = [];
-  const seen: { i: number; d: number }[] = [];
   for (const { at } of peaks) {
     const i = Math.floor(at / span);
-    const d = (at % span) - reach;
-    const known = seen.some((s) => {
-      const turn = Math.abs(s.i - i);
-      // A normal of 179 degrees is one of -1, its distance turned round.
-      return turn <= APART
-        ? Math.abs(s.d - d) <= APART
-        : ANGLES - turn <= APART && Math.abs(s.d + d) <= APART;
-    });
-    if (known) continue;
-    const into = Math.abs(COS[i]!) > Math.SQRT1_2 ? upright : level;
+    const line: Edge = { nx: COS[i]!, ny: SIN[i]!, d: (at % span) - reach };
+    const stands = Math.abs(line.nx) > Math.SQRT1_2;
+    const into = stands ? upright : level;
     if (into.length >= LOOKING.findLines) continue;
-    seen.push({ i, d });
-    into.push({ nx: COS[i]!, ny: SIN[i]!, d });
+    // Two that run as one through the whole photo are one; two that only meet on it are not.
+    const ends: Point[] = stands
+      ? [
+          [0, 0],
+          [0, height],
+        ]
+      : [
+          [0, 0],
+          [width, 0],
+        ];
+    const known = into.some((other) =>
+      ends.every((end) => Math.abs(along(other, end) - along(line, end)) <= APART),
+    );
+    if (!known) into.push(line);
     if (upright.length + level.length >= 2 * LOOKING.findLines) break;
   }
   return { upright, level };
@@ -171,10 +179,8 @@ export function proposeCorners(photo: Photo, support: Support): Point[] | null {
     y > -PHOTO_EDGE * height &&
     x < (1 + PHOTO_EDGE) * width &&
     y < (1 + PHOTO_EDGE) * height;
-  const at = (e: Edge, [cx, cy]: Point) =>
-    Math.abs(e.nx) > Math.abs(e.ny) ? (e.d - cy * e.ny) / e.nx : (e.d - cx * e.nx) / e.ny;
-  const across = [...upright].sort((p, q) => at(p, centre) - at(q, centre));
-  const down = [...level].sort((p, q) => at(p, centre) - at(q, centre));
+  const across = [...upright].sort((p, q) => along(p, centre) - along(q, centre));
+  const down = [...level].sort((p, q) => along(p, centre) - along(q, centre));
   let best: { corners: Point[]; score: number } | null = null;
   for (const [i, left] of across.entries())
     for (const right of across.slice(i + 1))
