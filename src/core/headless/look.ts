@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { CoreError } from '../errors';
 import { labSchema } from '../cabinet/swatch-schema';
 import { changeSchema, lookedShape } from '../looking/looked-schema';
+import { proposeCorners } from '../looking/find-corners';
 import { changed, look, prepare, type Flat, type Shot } from '../looking/look';
 import { histogramOf, MASS_WAYS, massesOf, thresholdsOf } from '../looking/masses';
 import { blurred } from '../looking/blur';
@@ -28,7 +29,10 @@ const passage = z.object({
   above: figure.default(0),
   designLab: labSchema.optional(),
   departure: z.union([z.object({ L: figure }), z.literal('free')]).optional(),
-  graded: z.object({ start: point, end: point }).optional(),
+  graded: z
+    .union([z.object({ start: point, end: point }), z.literal(true)])
+    .optional()
+    .describe('from where to where it grades, or true: the way on which it changes most'),
 });
 const flat = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('border'), widthMm: figure.positive() }),
@@ -37,6 +41,7 @@ const flat = z.discriminatedUnion('kind', [
 ]);
 
 const lookInput = shot.extend({
+  corners: quad.nullable().describe('null: looked for on the photo'),
   support: z.object({ widthMm: figure.positive(), heightMm: figure.positive() }),
   cornerSigmaPx: figure.positive().optional(),
   flat: flat.optional(),
@@ -73,6 +78,7 @@ const lookInput = shot.extend({
 
 const lookOutput = z.object({
   ...lookedShape,
+  corners: z.array(point).length(4).describe('px of the photo: as given, or as found'),
   change: changeSchema.nullable(),
   masses: z
     .object({
@@ -117,7 +123,15 @@ export const lookVerb = (define: DefineVerb) =>
         if (!by || by.kind === 'border') return by;
         return { ...by, photo: photoOf(around, by.photo.path) };
       })();
-      const now = { ...shotOf(input), flat: light };
+      const photo = photoOf(around, input.photo.path);
+      const corners = input.corners ?? proposeCorners(photo, input.support);
+      if (!corners)
+        throw new CoreError(
+          'corners',
+          'corners',
+          'Nothing on the photo stands out as a picture of this size. Give its four corners.',
+        );
+      const now: Shot = { photo, corners, patches: input.patches, flat: light };
       const prepared = prepare(now, input.support);
       const found = look(
         prepared,
@@ -155,6 +169,7 @@ export const lookVerb = (define: DefineVerb) =>
       })();
       return {
         ...found,
+        corners: corners.map(([x, y]): [number, number] => [x, y]),
         change: input.before
           ? changed(prepare(shotOf(input.before), input.support), prepared, input.passages)
           : null,

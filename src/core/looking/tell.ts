@@ -114,7 +114,9 @@ export function tellValues(
       lines.push(`${capital(nameOf(v.id))} holds two tones: divide it, and each can be told.`);
   }
   const verdict = ((): string => {
-    if (pairs.length < 2)
+    if (pairs.length === 1)
+      return 'Outline a second passage: then it can be told whether the relations hold.';
+    if (pairs.length === 0)
       return 'Give it a design, and outline two passages: then it can be told whether the relations hold.';
     if (off.length > 0) {
       const [first] = off;

@@ -43,6 +43,8 @@ const FOUND: Record<Finding, string | null> = {
 
 const cornersSchema = z.object({
   places: z.array(z.tuple([z.number(), z.number()])).length(CORNER_NAMES.length),
+  /** Whether they lie where the sides were found. */
+  found: z.boolean(),
 });
 
 /** The four corners of the support on a picture: dragged under a loupe, or moved by keys. */
@@ -61,16 +63,17 @@ export function Corners({
   const jpeg = useJpeg(picture.id);
   const kept = useKept(`corners:${picture.id}`, cornersSchema, {
     places: picture.corners ?? FIRST,
+    found: picture.onEdges ?? false,
   });
   const { places } = kept.value;
   const [active, setActive] = useState('0');
   const untouched = JSON.stringify(places) === JSON.stringify(FIRST);
   // Looked for by themselves only where nobody set them yet, on this day or before.
   const [finding, setFinding] = useState<Finding>(
-    picture.corners === null && untouched ? 'work' : 'rest',
+    kept.value.found ? 'found' : picture.corners === null && untouched ? 'work' : 'rest',
   );
   const arrived = ({ corners, found }: CornersReply, proposed: boolean) => {
-    if (corners) kept.set({ places: corners.map(([x, y]) => [x, y]) });
+    if (corners) kept.set({ places: corners.map(([x, y]) => [x, y]), found });
     setFinding(found ? 'found' : proposed ? 'nothing' : 'in part');
   };
   const { support } = painting;
@@ -124,7 +127,10 @@ export function Corners({
         onActive={setActive}
         onMove={(key, [x, y]) => {
           setFinding('rest');
-          kept.set({ places: places.map((p, i) => (String(i) === key ? [x, y] : p)) });
+          kept.set({
+            places: places.map((p, i) => (String(i) === key ? [x, y] : p)),
+            found: false,
+          });
         }}
       />
       <Choice
@@ -158,7 +164,7 @@ export function Corners({
                 ...picture,
                 corners: places,
                 // What the finger moved after it is as sure as a finger.
-                onEdges: finding === 'found',
+                onEdges: kept.value.found,
               }),
             ),
           );
