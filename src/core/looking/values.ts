@@ -185,10 +185,11 @@ export interface Range {
 export function rangeOf(raster: Raster, labels: Labels): Range {
   const histogram = new Uint32Array(BINS);
   const hidden = new Uint8Array(raster.L.length);
-  // Specks of shine are no lights of the picture.
+  // Specks of shine are no lights of the picture; along the border of a passage they cannot be told from its neighbour.
+  for (let i = 0; i < hidden.length; i++) hidden[i] = labels.map[i]! > 0 ? 1 : 0;
   labels.ids.forEach((_, i) => {
     const { at, specks } = countedWithSpecks(raster, labels, i);
-    for (let k = 0; k < at.length; k++) if (specks[k]) hidden[at[k]!] = 1;
+    for (let k = 0; k < at.length; k++) hidden[at[k]!] = specks[k]!;
   });
   for (let i = 0; i < raster.L.length; i++) if (!hidden[i]) histogram[bin(raster.L[i]!)]! += 1;
   const [low, high] = [quantile(histogram, 0.01), quantile(histogram, 0.99)];
