@@ -78,6 +78,11 @@ export const LOOKING_ROWS = {
   speckMost: lowRow(0.4, 'share', 'more is no speck: ' + JUDGEMENT),
   glareTold: lowRow(0.05, 'share', JUDGEMENT),
   hkTold: lowRow(6, 'L*', 'colour that fools about value: ' + JUDGEMENT),
+  colourTold: lowRow(
+    6,
+    'C*',
+    'of a passage against its picture; gloss and a bent curve move half of it: ' + JUDGEMENT,
+  ),
   neutralChroma: lowRow(3, 'C*', 'below it there is no temperature: ' + JUDGEMENT),
   // Key and relations.
   keyPairL: lowRow(5, 'L*', 'pairs nearer say nothing of the slope: ' + JUDGEMENT),

@@ -1,5 +1,8 @@
 import sharp from 'sharp';
 import { lightnessOf } from '../optics/colour';
+import { CODE_TO_LINEAR } from '../optics/srgb';
+import { blurred } from './blur';
+import { tellColours } from './tell-colour';
 import { INPUT, newPainting } from '../tests/paintings';
 import { intentOf, lookingOf, putFinestBrush, putIntent, rankingOf, toggleRank } from './edit';
 import { mapOf, type MapAsked } from './maps';
@@ -110,6 +113,38 @@ describe('maps', () => {
     expect(at(map, 10, 7)[0]).toBe(188);
     expect(Math.abs(png[7 * 20 + 10]! - 188)).toBeLessThanOrEqual(3);
     expect(lightnessOf(0.5)).toBeCloseTo(76.07, 1);
+  });
+
+  test('a squint melts light as sharp does (blur in scRGB), away from the edges', async () => {
+    const [width, height, sigma] = [120, 90, 4];
+    const codes = Uint8Array.from({ length: width * height }, (_, i) => {
+      const [x, y] = [i % width, Math.floor(i / width)];
+      return (x - 60) ** 2 + (y - 45) ** 2 < 400 ? 230 : x > 80 ? 40 : 118;
+    });
+    const raw = { width, height, channels: 3 as const };
+    // The whole of its bell: by itself libvips cuts it off where it is a fifth.
+    const bell = { sigma, minAmplitude: 0.001, precision: 'float' as const };
+    const theirs = await sharp(Buffer.from([...codes].flatMap((c) => [c, c, c])), { raw })
+      .pipelineColourspace('scrgb')
+      .blur(bell)
+      .toColourspace('srgb')
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    const mine = blurred(
+      Float32Array.from(codes, (c) => CODE_TO_LINEAR[c]!),
+      width,
+      height,
+      sigma,
+    );
+    let worst = 0;
+    for (let y = 16; y < height - 16; y++)
+      for (let x = 16; x < width - 16; x++) {
+        const at = y * width + x;
+        const code = theirs.data[at * theirs.info.channels]!;
+        worst = Math.max(worst, Math.abs(mine[at]! - CODE_TO_LINEAR[code]!));
+      }
+    // Light of 1 is white. Three boxes have no tails: a hundredth of white, which in a deep dark is 2 L*.
+    expect(worst).toBeLessThan(0.015);
   });
 
   test('the lightness of a passage in steps of two', () => {
@@ -261,5 +296,27 @@ describe('grades and rows in words', () => {
       /2.2 mm apart: set their corners again/,
     );
     expect(tellRegistered({ ...change, registeredMm: null })).toMatch(/^Too little/);
+  });
+});
+
+describe('colour against the design', () => {
+  const value = (id: string, warm: number, chroma: number) => ({ id, warm, chroma, areaCm2: 100 });
+  const looked = (level: 'order' | 'steps', values: ReturnType<typeof value>[]) =>
+    ({ trust: { level }, values }) as unknown as Looked;
+  const design = [value('w', 0, 10), value('s', 20, 30)];
+
+  test('a cast that all share is none; what parts from the rest is told', () => {
+    const cast = looked('steps', [value('w', 15, 14), value('s', 35, 34)]);
+    expect(tellColours(cast, design).map((c) => c.words)).toEqual([null, null]);
+    const parted = looked('steps', [value('w', 0, 30), value('s', 0, 30)]);
+    expect(tellColours(parted, design)).toEqual([
+      { id: 'w', words: 'stronger and warmer' },
+      { id: 's', words: 'greyer and cooler' },
+    ]);
+  });
+
+  test('without grey steps nothing is told of colour', () => {
+    const parted = looked('order', [value('w', 0, 30), value('s', 0, 30)]);
+    expect(tellColours(parted, design).every((c) => c.words === null)).toBe(true);
   });
 });

@@ -18,11 +18,14 @@ export function PassageRow({
   painting,
   told,
   level,
+  colour: said,
   spread,
 }: {
   painting: Painting;
   told: PassageTold;
   level: 'order' | 'relative' | 'steps';
+  /** How its colour parts from the design; null where it does not. */
+  colour: string | null;
   spread: LookReply['histograms'][number] | undefined;
 }) {
   const dispatch = useStoreDispatch();
@@ -40,6 +43,9 @@ export function PassageRow({
           <Text size="small" tone={told.byL === null ? 'ink2' : 'tawny'}>
             {told.words}
           </Text>
+          {said ? (
+            <Text size="small" tone="ink2">{`${said} in colour than in the design`}</Text>
+          ) : null}
           {level === 'steps' && told.designL !== null ? (
             <Text size="small" tone="ink2">
               {`value ${figure(told.designL)} in the design, ${figure(told.workL)} ±${figure(LOOKING.sure * told.sigmaL)} here`}

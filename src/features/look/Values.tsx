@@ -6,6 +6,7 @@ import type { MassChoice } from '@/core/looking/masses';
 import type { Pair } from '@/core/looking/relations';
 import type { Picture } from '@/core/looking/schema';
 import { tellGraded, tellRange, tellValues } from '@/core/looking/tell';
+import { tellColours } from '@/core/looking/tell-colour';
 import type { Painting } from '@/core/painting';
 import { unlaidPassages } from '@/core/painting/sites';
 import { parseNumber } from '@/forms';
@@ -66,7 +67,7 @@ function useControls() {
 /** What the photo says of the values. */
 function told(state: LookState, painting: Painting, pairs: Pair[]) {
   if (state.at !== 'found') return null;
-  const { looked, designGraded } = state.found;
+  const { looked, design, designGraded } = state.found;
   const names = new Map(painting.passages.map((p) => [p.id, p.name]));
   const values = tellValues(looked, pairs, names);
   const toCome = painting.coats
@@ -77,6 +78,7 @@ function told(state: LookState, painting: Painting, pairs: Pair[]) {
     level: looked.trust.level,
     range: tellRange(looked, names, toCome),
     graded: tellGraded(looked, designGraded, names),
+    colours: new Map(tellColours(looked, design).map((c) => [c.id, c.words])),
     turned: new Set(looked.order?.turned.flatMap((t) => [t.lighter, t.darker]) ?? []),
     off: values.passages
       .filter((p) => p.byL !== null)
@@ -185,6 +187,7 @@ export function Values({
           painting={painting}
           told={p}
           level={level}
+          colour={said.colours.get(p.id) ?? null}
           spread={
             state.at === 'found' ? state.found.histograms.find((h) => h.id === p.id) : undefined
           }
