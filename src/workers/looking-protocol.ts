@@ -91,7 +91,9 @@ export const mapRequestSchema = z.object({
   squintMm: z.number().min(0).max(200),
   distanceM: z.number().positive().nullable(),
   mostPx: z.number().int().min(50).max(2000),
-  key: z.object({ slope: z.number(), intercept: z.number() }).nullable(),
+  key: z
+    .union([z.object({ slope: z.number(), intercept: z.number() }), z.literal('fit')])
+    .nullable(),
 });
 export type MapRequest = z.infer<typeof mapRequestSchema>;
 

@@ -124,8 +124,8 @@ test('a photo comes in, its corners are set, values are told, and a coat that me
   await page.getByRole('radio', { name: 'one over the other' }).click();
   await page.getByRole('slider', { name: /^Where one ends/ }).press('ArrowLeft');
   await expect(page.getByRole('slider', { name: /^Where one ends/ })).toHaveValue('49');
-  await page.getByRole('radio', { name: 'against the design' }).click();
-  await expect(page.getByText(/^Rust is lighter than the design asks for/)).toBeVisible();
+  await page.getByRole('radio', { name: 'as a difference' }).click();
+  await expect(page.getByText(/^Rust is lighter than the other asks for/)).toBeVisible();
   await page.getByRole('button', { name: 'It grades: wall' }).click();
   await expect(page.getByText(/^Wall runs one way/)).toBeVisible();
 

@@ -89,6 +89,13 @@ describe('maps', () => {
     expect(new Set(dark.map((p) => p.join())).size).toBeGreaterThan(1);
   });
 
+  test('a reference is held against the work by its quartiles: another key is no difference', () => {
+    const other = rasterOf((x, y) => [30 + x + (y % 7), 0, 0]);
+    const keyed = rasterOf((x, y) => [0.7 * (30 + x + (y % 7)) + 20, 0, 0]);
+    const map = mapOf(keyed, { ...ASKED, view: 'difference', key: 'fit' }, other);
+    expect(new Set(Array.from({ length: WIDTH }, (_, x) => at(map, x, 15).join())).size).toBe(1);
+  });
+
   test('strength of colour: a grey is neutral, the stronger the further from it', () => {
     const map = mapOf(
       rasterOf((x) => [50, x < 20 ? 0 : 60, 0]),

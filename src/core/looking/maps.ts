@@ -6,6 +6,7 @@ import { resampled } from './change';
 import { viewFrom } from './distance';
 import { histogramOf, massesOf, thresholdsOf, type MassChoice } from './masses';
 import type { Raster } from './photo';
+import { quantile } from './values';
 import { codeOfLinear, lightnesses, lightOfL } from './tables';
 
 export const MAP_VIEWS = ['colour', 'grey', 'masses', 'warmth', 'chroma', 'difference'] as const;
@@ -22,8 +23,8 @@ export interface MapAsked {
   /** Seen from so far, m; null: from near. */
   distanceM: number | null;
   mostPx: number;
-  /** How the picture is keyed against the design. */
-  key: { slope: number; intercept: number } | null;
+  /** How the picture is keyed against the other; "fit": as their quartiles lie, for what no passage tells; null: alike. */
+  key: { slope: number; intercept: number } | 'fit' | null;
 }
 
 export interface DrawnMap {
@@ -83,6 +84,20 @@ const [R, G, B] = TO_SRGB;
 const FULL_CHROMA = 80;
 /** Temperature at its strongest, from the picture's own. */
 const FULL_WARM = 40;
+
+const ALIKE = { slope: 1, intercept: 0 };
+
+/** How one picture is keyed against another as a whole: middle on middle, and the spread between the quartiles alike. */
+function keyByQuartiles(of: Float32Array, against: Float32Array) {
+  const [p, q] = [histogramOf(of), histogramOf(against)];
+  const at = (h: Uint32Array, share: number) => quantile(h, share);
+  const spread = at(p, 0.75) - at(p, 0.25);
+  const slope =
+    spread > LOOKING.keyPairL
+      ? Math.min(LOOKING.keyMost, Math.max(LOOKING.keyLeast, (at(q, 0.75) - at(q, 0.25)) / spread))
+      : 1;
+  return { slope, intercept: at(q, 0.5) - slope * at(p, 0.5) };
+}
 
 /** From a neutral middle to two ends, t from -1 to 1: cool and warm, or darker and lighter. */
 const toned = (t: number): readonly [number, number, number] =>
@@ -150,8 +165,10 @@ export function mapOf(whole: Raster, asked: MapAsked, against: Raster | null = n
     const soft = (r: Raster) => blurred(r.L, r.width, r.height, LOOKING.changeBlurMm * r.pxPerMm);
     const meant = shrunk(against, asked.mostPx);
     const design = resampled(soft(meant), meant, raster);
-    const { slope, intercept } = asked.key ?? { slope: 1, intercept: 0 };
-    soft(raster).forEach((now, i) => {
+    const own = soft(raster);
+    const { slope, intercept } =
+      asked.key === 'fit' ? keyByQuartiles(design, own) : (asked.key ?? ALIKE);
+    own.forEach((now, i) => {
       const off = now - (intercept + slope * design[i]!);
       const t = Math.abs(off) < LOOKING.relationL ? 0 : Math.min(1, Math.max(-1, off / 30));
       // What departs by more than a value is hatched too: one that sees no hues sees where.

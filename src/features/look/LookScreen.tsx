@@ -62,6 +62,8 @@ function Look({ painting }: { painting: Painting }) {
   const [chosen, setChosen] = useState<string | null>(null);
   const [question, setQuestion] = useState<Question>('values');
   const [step, setStep] = useState<Step>('look');
+  /** The reference whose corners are set. */
+  const [cornersOf, setCornersOf] = useState<string | null>(null);
   const [distanceM, setDistanceM] = useState<number>(3);
   const [viewM, setViewM] = useState(String(LOOKING.viewM));
   const [width, setWidth] = useState(0);
@@ -69,6 +71,7 @@ function Look({ painting }: { painting: Painting }) {
   const work =
     works.find((p) => p.id === chosen) ?? works.findLast((p) => p.corners) ?? works.at(-1) ?? null;
   const references = pictures.filter((p) => p.kind === 'reference');
+  const reference = references.find((p) => p.id === cornersOf) ?? null;
   const earlier = useMemo(
     () => works.filter((p) => p.corners && work && p.takenAt < work.takenAt).at(-1) ?? null,
     [works, work],
@@ -93,6 +96,10 @@ function Look({ painting }: { painting: Painting }) {
             ? 'outlines'
             : 'look';
   const done = () => setStep('look');
+  const backFromReference = () => {
+    setCornersOf(null);
+    done();
+  };
   const shown = pictureWidth(width, wide);
   return (
     <ScrollView>
@@ -124,6 +131,17 @@ function Look({ painting }: { painting: Painting }) {
               <Action title="Back to looking" kind="quiet" onPress={done} />
             ) : null}
           </View>
+        ) : at === 'corners' && reference ? (
+          <>
+            <Corners
+              key={reference.id}
+              painting={painting}
+              picture={reference}
+              width={shown}
+              onDone={backFromReference}
+            />
+            <Action title="Not now" kind="quiet" onPress={backFromReference} />
+          </>
         ) : at === 'corners' && work ? (
           <>
             <Corners key={work.id} painting={painting} picture={work} width={shown} onDone={done} />
@@ -171,6 +189,10 @@ function Look({ painting }: { painting: Painting }) {
               work={work}
               others={[...(design ? [design] : []), ...references]}
               onStep={setStep}
+              onCorners={(id) => {
+                setCornersOf(id);
+                setStep('corners');
+              }}
             />
           </>
         ) : null}
@@ -289,12 +311,15 @@ function PictureActions({
   work,
   others,
   onStep,
+  onCorners,
 }: {
   painting: Painting;
   work: Picture;
   /** The design and the references. */
   others: Picture[];
   onStep: (step: Step) => void;
+  /** Of a reference: with them it can be laid over the work. */
+  onCorners: (id: string) => void;
 }) {
   return (
     <View style={styles.do}>
@@ -305,6 +330,11 @@ function PictureActions({
         onPress={() => onStep('card')}
       />
       <Action title="Passages" onPress={() => onStep('outlines')} />
+      {others
+        .filter((p) => p.kind === 'reference')
+        .map((p) => (
+          <Action key={p.id} title={`Corners: ${pictureName(p)}`} onPress={() => onCorners(p.id)} />
+        ))}
       {[work, ...others].map((picture) => (
         <TakeOutPicture key={picture.id} painting={painting} picture={picture} />
       ))}

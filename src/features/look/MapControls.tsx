@@ -17,13 +17,13 @@ const VIEWS: { key: MapView; name: string }[] = [
   { key: 'chroma', name: 'strength of colour' },
   { key: 'colour', name: 'colour' },
 ];
-const DIFFERENCE: (typeof VIEWS)[number] = { key: 'difference', name: 'against the design' };
+const DIFFERENCE: (typeof VIEWS)[number] = { key: 'difference', name: 'as a difference' };
 
 const LEGEND: Partial<Record<MapView, string>> = {
   warmth: 'Rust is warmer than the picture as a whole, blue cooler; what is grey is neither.',
   chroma: 'Grey is without colour; the more rust, the stronger it is.',
   difference:
-    'Rust is lighter than the design asks for, blue darker, the key of the whole taken off; hatched beyond a value.',
+    'Rust is lighter than the other asks for, blue darker, the key of the whole taken off; hatched beyond a value.',
 };
 
 interface Set<T> {

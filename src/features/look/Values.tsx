@@ -114,7 +114,9 @@ export function Values({
   const beside = reference ?? design ?? references[0] ?? null;
   const said = useMemo(() => told(state, painting, pairs), [state, painting, pairs]);
   const level = said?.level ?? 'order';
-  const difference = design !== null && level !== 'order';
+  // What lies on the support as the work does; a reference went through another camera, and its key is fitted.
+  const onSupport = beside !== null && (beside.kind === 'design' || beside.corners !== null);
+  const difference = onSupport && level !== 'order';
   // A difference needs values: without them the work alone is shown.
   const view = asked.view === 'difference' && !difference ? 'grey' : asked.view;
   const apart = view === 'difference';
@@ -129,9 +131,9 @@ export function Values({
     {
       ...drawn,
       thresholds: drawn.thresholds ?? shared,
-      key: apart && looked?.key ? looked.key : null,
+      key: !apart ? null : beside?.kind === 'design' ? (looked?.key ?? null) : 'fit',
     },
-    apart ? design : null,
+    apart ? beside : null,
   );
   const side = pictureWidth(width, wide);
   const pictures = (

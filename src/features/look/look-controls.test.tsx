@@ -122,7 +122,7 @@ describe('how the pictures are drawn', () => {
 
   test('without values there is no difference to be shown', () => {
     controls('even', false);
-    expect(screen.queryByText('against the design')).toBeNull();
+    expect(screen.queryByText('as a difference')).toBeNull();
     expect(screen.queryByLabelText(/^Mass 1 ends/)).toBeNull();
   });
 });
