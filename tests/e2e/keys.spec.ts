@@ -65,6 +65,8 @@ test('Space and arrows work in groups; a dialog gives the focus back', async ({ 
 test('the first stop leads past the places', async ({ page }) => {
   await startPainting(page, 'By Keys', /Direct start/);
   await openPlace(page, 'Paintings');
+  // Not before the screen stands: until then there is no heading to be led to.
+  await expect(page.getByRole('heading', { level: 1, name: 'Paintings' })).toBeVisible();
   await page.evaluate(() => (document.activeElement as HTMLElement).blur());
   await page.getByRole('link', { name: 'To the content' }).focus();
   await expect(page.getByRole('link', { name: 'To the content' })).toBeInViewport();
