@@ -39,7 +39,12 @@ function SkipLink() {
   return (
     <Pressable
       accessibilityRole="link"
-      onPress={focusHeading}
+      // An anchor: Enter on what is only called a link presses nothing.
+      {...({ href: '#' } as object)}
+      onPress={(event) => {
+        event.preventDefault();
+        focusHeading();
+      }}
       style={(state) => [
         styles.skip,
         (state as { focused?: boolean }).focused ? { left: space.s } : null,
