@@ -69,7 +69,7 @@ const asked: MapAsked = {
   squintMm: SIGMA_MM,
   distanceM: null,
   mostPx: PREVIEW_PX,
-  key: null,
+  key: 'fit',
 };
 const VIEWS = ['masses', 'grey', 'warmth', 'chroma', 'colour'] as const;
 

@@ -91,9 +91,7 @@ export const mapRequestSchema = z.object({
   squintMm: z.number().min(0).max(200),
   distanceM: z.number().positive().nullable(),
   mostPx: z.number().int().min(50).max(2000),
-  key: z
-    .union([z.object({ slope: z.number(), intercept: z.number() }), z.literal('fit')])
-    .nullable(),
+  key: z.union([z.object({ slope: z.number(), intercept: z.number() }), z.literal('fit')]),
 });
 export type MapRequest = z.infer<typeof mapRequestSchema>;
 

@@ -1,7 +1,8 @@
 import { LOOKING } from '@/data/looking';
 import { intentOf } from '@/core/looking/edit';
 import { viewFrom } from '@/core/looking/distance';
-import { proposeCorners, snapCorners } from '@/core/looking/find-corners';
+import { proposeCorners } from '@/core/looking/find-corners';
+import { snapCorners } from '@/core/looking/snap-corners';
 import { profileOf } from '@/core/looking/graded';
 import { changed, look, prepare, type PassageAsked, type Prepared } from '@/core/looking/look';
 import { mapOf, shrunk } from '@/core/looking/maps';
@@ -197,15 +198,16 @@ export function looker(decode: Decode) {
         const { support, jpeg, corners } = cornersRequestSchema.parse(raw);
         const photo = await decode(jpeg);
         const share = ([x, y]: Point): Point => [x / photo.width, y / photo.height];
-        if (corners === null) {
-          const proposed = proposeCorners(photo, support);
-          return { corners: proposed && proposed.map(share), found: proposed !== null };
-        }
-        const snapped = snapCorners(
-          photo,
-          corners.map(([x, y]): Point => [x * photo.width, y * photo.height]),
-        );
-        return { corners: snapped.corners.map(share), found: snapped.found };
+        const snapped =
+          corners === null
+            ? proposeCorners(photo, support)
+            : snapCorners(
+                photo,
+                corners.map(([x, y]): Point => [x * photo.width, y * photo.height]),
+              );
+        return snapped
+          ? { corners: snapped.corners.map(share), found: snapped.found }
+          : { corners: null, found: false };
       }),
 
     step: (raw: unknown): Promise<Reply> =>

@@ -236,7 +236,7 @@ describe('the worker that looks at pictures', () => {
       squintMm: 0,
       distanceM: null,
       mostPx: 120,
-      key: null,
+      key: 'fit',
       against: null,
     };
     const map = async (view: string) =>

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LOOKING } from '@/data/looking';
 import { CoreError } from '../errors';
 import { labSchema } from '../cabinet/swatch-schema';
 import { changeSchema, lookedShape } from '../looking/looked-schema';
@@ -124,7 +125,9 @@ export const lookVerb = (define: DefineVerb) =>
         return { ...by, photo: photoOf(around, by.photo.path) };
       })();
       const photo = photoOf(around, input.photo.path);
-      const corners = input.corners ?? proposeCorners(photo, input.support);
+      const found = input.corners ? null : proposeCorners(photo, input.support);
+      const corners = input.corners ?? found?.corners;
+      const sigmaPx = input.cornerSigmaPx ?? (found?.found ? LOOKING.snappedSigmaPx : undefined);
       if (!corners)
         throw new CoreError(
           'corners',
@@ -133,7 +136,7 @@ export const lookVerb = (define: DefineVerb) =>
         );
       const now: Shot = { photo, corners, patches: input.patches, flat: light };
       const prepared = prepare(now, input.support);
-      const found = look(
+      const looked = look(
         prepared,
         {
           support: input.support,
@@ -142,7 +145,7 @@ export const lookVerb = (define: DefineVerb) =>
           distancesM: input.distancesM,
           edges: input.edges,
           attention: input.attention,
-          ...(input.cornerSigmaPx !== undefined && { cornerSigmaPx: input.cornerSigmaPx }),
+          ...(sigmaPx !== undefined && { cornerSigmaPx: sigmaPx }),
           ...(input.eye && { eye: input.eye }),
           ...(input.viewM !== undefined && { viewM: input.viewM }),
         },
@@ -168,7 +171,7 @@ export const lookVerb = (define: DefineVerb) =>
         return { thresholds: made.thresholds, shares: made.shares, means: made.means };
       })();
       return {
-        ...found,
+        ...looked,
         corners: corners.map(([x, y]): [number, number] => [x, y]),
         change: input.before
           ? changed(prepare(shotOf(input.before), input.support), prepared, input.passages)

@@ -31,6 +31,22 @@ export interface Drift {
   }[];
 }
 
+/** Fewer points tell no whole that could be taken out. */
+const WHOLE_FROM = 4;
+
+/**
+ * How far a point went, as it is told and drawn: beside the whole where there are points enough to know it, else all of it;
+ * null inside its error.
+ */
+export function driftedBy(drift: Drift, point: Drift['points'][number]): Point | null {
+  const whole = drift.points.length >= WHOLE_FROM;
+  return (whole ? point.strays : point.tells) ? (whole ? point.stray : point.moved) : null;
+}
+
+/** How sure the places on this photo are, mm an axis, corners and taps together; the middle of the points. */
+export const placesSigma = ({ points }: Drift): number =>
+  points.reduce((s, p) => s + p.sigmaMm, 0) / points.length;
+
 interface Similarity {
   re: number;
   im: number;
@@ -114,7 +130,7 @@ export function driftOf(
     placeSigma(corners, support, to[i]!, cornerSigmaPx, p.sigmaPx ?? LOOKING.loupeSigmaPx),
   );
   const usual = sigmas.reduce((s, g) => s + Math.hypot(g.x, g.y) / Math.SQRT2, 0) / sigmas.length;
-  const split = points.length >= 4;
+  const split = points.length >= WHOLE_FROM;
   const whole = split ? robustSimilarity(from, to, usual) : { re: 1, im: 0, x: 0, y: 0 };
   const centre: Point = [
     from.reduce((s, p) => s + p[0], 0) / from.length,

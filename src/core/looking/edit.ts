@@ -35,6 +35,18 @@ function room<T extends { id: string }>(
     );
 }
 
+/** What is kept of passages that are gone stays for undo; where the list is full it gives way. */
+function ofPassages<T extends { id: string }>(
+  { passages }: Painting,
+  list: readonly T[],
+  most: number,
+  passagesOf: (item: T) => readonly string[] = ({ id }) => [id],
+): readonly T[] {
+  if (list.length < most) return list;
+  const here = new Set(passages.map((p) => p.id));
+  return list.filter((item) => passagesOf(item).every((id) => here.has(id)));
+}
+
 /** A picture added, or its entry changed. A new design takes the place of the one before, which stays a reference. */
 export function putPicture(painting: Painting, picture: Picture): Painting {
   const { pictures } = lookingOf(painting);
@@ -58,7 +70,7 @@ export function putOutline(
   passageId: string,
   rings: Looking['outlines'][number]['rings'],
 ): Painting {
-  const { outlines } = lookingOf(painting);
+  const outlines = ofPassages(painting, lookingOf(painting).outlines, MOST.outlines);
   const before = outlines.find((o) => o.id === passageId);
   const above = before?.above ?? Math.min(MOST.above, outlines.length);
   return changed(painting, { outlines: put(outlines, { id: passageId, rings, above }) });
@@ -86,7 +98,8 @@ export function putIntent(
   const next = { ...intentOf(looking, intent.id), ...intent } as Intent;
   if (next.rank === undefined) delete next.rank;
   if (next.graded === undefined) delete next.graded;
-  return changed(painting, { intents: put(looking.intents, next) });
+  const intents = ofPassages(painting, looking.intents, MOST.outlines);
+  return changed(painting, { intents: put(intents, next) });
 }
 
 /** The passages that should draw the eye, first to last. */
@@ -119,7 +132,8 @@ export function putBorder(
   b: string,
   kind: Looking['borders'][number]['kind'] | null,
 ): Painting {
-  const { borders } = lookingOf(painting);
+  const { borders: all } = lookingOf(painting);
+  const borders = ofPassages(painting, all, MOST.borders, (x) => [x.a, x.b]);
   const id = borderId(a, b);
   return changed(painting, {
     borders: kind === null ? without(borders, id) : put(borders, { id, a, b, kind }),

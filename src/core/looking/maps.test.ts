@@ -5,7 +5,9 @@ import { blurred } from './blur';
 import { tellColours } from './tell-colour';
 import { INPUT, newPainting } from '../tests/paintings';
 import { intentOf, lookingOf, putFinestBrush, putIntent, rankingOf, toggleRank } from './edit';
+import { driftedBy, placesSigma } from './drawing';
 import { mapOf, type MapAsked } from './maps';
+import { MOST, NO_LOOKING } from './none';
 import { passageHistogram } from './values';
 import { labelsOf } from './passages';
 import type { Raster } from './photo';
@@ -51,7 +53,7 @@ const ASKED: MapAsked = {
   squintMm: 0,
   distanceM: null,
   mostPx: 100,
-  key: null,
+  key: 'fit',
 };
 const at = (map: { rgba: Uint8ClampedArray; width: number }, x: number, y: number) =>
   [...map.rgba.slice(4 * (y * map.width + x), 4 * (y * map.width + x) + 3)] as [
@@ -78,7 +80,7 @@ describe('maps', () => {
     expect(new Set(Array.from({ length: WIDTH }, (_, x) => at(even, x, 15).join())).size).toBe(1);
     const off = mapOf(
       rasterOf((x, y) => [(x < 10 ? 20 : x < 25 ? 50 : 90) + (y < 15 ? 8 : -20), 0, 0]),
-      { ...asked, key: null },
+      { ...asked, key: { slope: 1, intercept: 0 } },
       thirds,
     );
     const [r, , b] = at(off, 15, 4);
@@ -223,6 +225,52 @@ describe('what draws the eye', () => {
   });
 });
 
+test('what is kept of passages that are gone gives way where the list is full', () => {
+  const painting = newPainting(INPUT);
+  const gone = Array.from({ length: MOST.outlines }, (_, i) => ({
+    id: `gone-${i}`,
+    departs: null,
+    why: '',
+  }));
+  const full = { ...painting, looking: { ...NO_LOOKING, intents: gone } };
+  const own = painting.passages[0]!.id;
+  const { intents } = lookingOf(putIntent(full, { id: own, departs: 'free' }));
+  expect(intents.map((i) => i.id)).toEqual([own]);
+  // With room they stay: a passage that is taken back finds its own again.
+  const some = { ...full, looking: { ...NO_LOOKING, intents: gone.slice(1) } };
+  expect(lookingOf(putIntent(some, { id: own, departs: 'free' })).intents).toHaveLength(
+    MOST.outlines,
+  );
+});
+
+test('a drift is drawn as it is told: beside the whole from four points on', () => {
+  const point = (id: string, moved: [number, number], stray: [number, number]) => ({
+    id,
+    moved,
+    mm: Math.hypot(...moved),
+    stray,
+    strayMm: Math.hypot(...stray),
+    sigmaMm: 1,
+    tells: Math.hypot(...moved) > 2,
+    strays: Math.hypot(...stray) > 2,
+  });
+  const points = [point('a', [9, 0], [6, 0]), point('b', [3, 0], [0, 0])];
+  const drift = (more: typeof points) => ({
+    scale: 1,
+    rotationDeg: 0,
+    offsetMm: [3, 0] as const,
+    points: [...points, ...more],
+  });
+  const few = drift([]);
+  expect(few.points.map((p) => driftedBy(few, p))).toEqual([
+    [9, 0],
+    [3, 0],
+  ]);
+  const many = drift([point('c', [3, 0], [0, 0]), point('d', [3, 0], [0, 0])]);
+  expect(many.points.map((p) => driftedBy(many, p))).toEqual([[6, 0], null, null, null]);
+  expect(placesSigma(many)).toBe(1);
+});
+
 describe('plumb and proportion', () => {
   // looking.md, checks 35: 1 mm taps on 200 mm are 0.405 degrees; r 0.5 of 100 and 200 mm has a sigma of 0.0079.
   const point = (id: string, x: number, y: number, dx = 0) => ({
@@ -291,12 +339,20 @@ describe('grades and rows in words', () => {
     expect(
       tellSeries(
         { perHour: [], slowing: true, churned: [{ id: 's', walkedL: 15, gainedL: 5 }] },
+        'steps',
         NAMES,
       ),
     ).toEqual([
       'The last 3 sittings changed little for their hours.',
-      'Slate was painted to and fro: 1.5 values walked, 0.5 gained.',
+      'Slate was painted to and fro: 1.5 values walked, 0.5 values gained.',
     ]);
+    expect(
+      tellSeries(
+        { perHour: [], slowing: false, churned: [{ id: 's', walkedL: 16, gainedL: 4 }] },
+        'relative',
+        NAMES,
+      ),
+    ).toEqual(['Slate was painted to and fro: about 1½ values walked, about half a value gained.']);
     const change = { passages: [], shareChanged: 0, work: 0 };
     expect(tellRegistered({ ...change, registeredMm: 0.44 })).toMatch(/within 0.4 mm/);
     expect(tellRegistered({ ...change, registeredMm: 2.2 })).toMatch(

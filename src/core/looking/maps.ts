@@ -23,8 +23,8 @@ export interface MapAsked {
   /** Seen from so far, m; null: from near. */
   distanceM: number | null;
   mostPx: number;
-  /** How the picture is keyed against the other; "fit": as their quartiles lie, for what no passage tells; null: alike. */
-  key: { slope: number; intercept: number } | 'fit' | null;
+  /** How the picture is keyed against the other, by its passages; "fit": as the quartiles of both lie. */
+  key: { slope: number; intercept: number } | 'fit';
 }
 
 export interface DrawnMap {
@@ -80,12 +80,10 @@ function reduced(raster: Raster, mostPx: number): Raster {
 
 const [R, G, B] = TO_SRGB;
 
-/** Colour at its strongest, C*: an iron oxide in full tone is less. */
-const FULL_CHROMA = 80;
-/** Temperature at its strongest, from the picture's own. */
-const FULL_WARM = 40;
-
-const ALIKE = { slope: 1, intercept: 0 };
+/** Lines of two pixels in eight, a quarter darker. */
+const HATCH_MASK = 7;
+const HATCH_LINE = 2;
+const HATCH_INK = 0.75;
 
 /** How one picture is keyed against another as a whole: middle on middle, and the spread between the quartiles alike. */
 function keyByQuartiles(of: Float32Array, against: Float32Array) {
@@ -134,10 +132,14 @@ export function mapOf(whole: Raster, asked: MapAsked, against: Raster | null = n
     }
     return { width, height, rgba, thresholds: [...thresholds], shares };
   }
+  // Colour melts with the light of it; a single pixel of a photo has none that can be told.
+  const sigma =
+    asked.view === 'colour' ? asked.squintMm * pxPerMm : Math.max(1, asked.squintMm * pxPerMm);
+  const soft = (p: Float32Array) => blurred(p, width, height, sigma);
+  const [a, b] = ['warmth', 'chroma', 'colour'].includes(asked.view)
+    ? [soft(raster.a), soft(raster.b)]
+    : [raster.a, raster.b];
   if (asked.view === 'warmth') {
-    const sigma = Math.max(1, asked.squintMm * pxPerMm);
-    const soft = (p: Float32Array) => blurred(p, width, height, sigma);
-    const [a, b] = [soft(raster.a), soft(raster.b)];
     let mean = 0;
     const warm = new Float32Array(a.length);
     for (let i = 0; i < a.length; i++) {
@@ -149,31 +151,31 @@ export function mapOf(whole: Raster, asked: MapAsked, against: Raster | null = n
       const t =
         Math.hypot(a[i]!, b[i]!) < LOOKING.neutralChroma
           ? 0
-          : Math.min(1, Math.max(-1, (warm[i]! - mean) / FULL_WARM));
+          : Math.min(1, Math.max(-1, (warm[i]! - mean) / LOOKING.mapWarm));
       put(i, ...toned(t));
     }
     return { width, height, rgba, thresholds: [], shares: [] };
   }
   if (asked.view === 'chroma') {
     for (let i = 0; i < L.length; i++) {
-      const t = Math.min(1, Math.hypot(raster.a[i]!, raster.b[i]!) / FULL_CHROMA);
+      const t = Math.min(1, Math.hypot(a[i]!, b[i]!) / LOOKING.mapChroma);
       put(i, ...toned(t));
     }
     return { width, height, rgba, thresholds: [], shares: [] };
   }
   if (asked.view === 'difference' && against) {
-    const soft = (r: Raster) => blurred(r.L, r.width, r.height, LOOKING.changeBlurMm * r.pxPerMm);
+    const even = (r: Raster) => blurred(r.L, r.width, r.height, LOOKING.changeBlurMm * r.pxPerMm);
     const meant = shrunk(against, asked.mostPx);
-    const design = resampled(soft(meant), meant, raster);
-    const own = soft(raster);
-    const { slope, intercept } =
-      asked.key === 'fit' ? keyByQuartiles(design, own) : (asked.key ?? ALIKE);
+    const design = resampled(even(meant), meant, raster);
+    const own = even(raster);
+    const { slope, intercept } = asked.key === 'fit' ? keyByQuartiles(design, own) : asked.key;
     own.forEach((now, i) => {
       const off = now - (intercept + slope * design[i]!);
-      const t = Math.abs(off) < LOOKING.relationL ? 0 : Math.min(1, Math.max(-1, off / 30));
+      const t =
+        Math.abs(off) < LOOKING.relationL ? 0 : Math.min(1, Math.max(-1, off / LOOKING.mapOffL));
       // What departs by more than a value is hatched too: one that sees no hues sees where.
-      const hatched = Math.abs(off) > 10 && (i % width) + Math.floor(i / width) * Math.sign(off);
-      const ink = hatched !== false && ((hatched % 8) + 8) % 8 < 2 ? 0.75 : 1;
+      const line = ((i % width) + Math.floor(i / width) * Math.sign(off)) & HATCH_MASK;
+      const ink = Math.abs(off) > LOOKING.mapHatchL && line < HATCH_LINE ? HATCH_INK : 1;
       const [r, g, b] = toned(t);
       put(i, ink * r, ink * g, ink * b);
     });
@@ -187,9 +189,9 @@ export function mapOf(whole: Raster, asked: MapAsked, against: Raster | null = n
     }
     // Lab to linear sRGB, as in the optics; here without an object for each pixel.
     const f = (L[i]! + 16) / 116;
-    const x = SCREEN_WHITE[0] * lightOfL(116 * (f + raster.a[i]! / 500) - 16);
+    const x = SCREEN_WHITE[0] * lightOfL(116 * (f + a[i]! / 500) - 16);
     const y = lightOfL(L[i]!);
-    const z = SCREEN_WHITE[2] * lightOfL(116 * (f - raster.b[i]! / 200) - 16);
+    const z = SCREEN_WHITE[2] * lightOfL(116 * (f - b[i]! / 200) - 16);
     put(
       i,
       codeOfLinear(R[0] * x + R[1] * y + R[2] * z),

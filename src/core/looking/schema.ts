@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { idSchema } from '../id-schema';
 import { EDGE_KINDS } from './edge-kinds';
-import { MOST } from './none';
+import { BRUSH, MOST } from './none';
 
 /** What a painting keeps of its pictures: the pictures themselves are kept apart, under their ids. */
 
@@ -64,16 +64,16 @@ export const lookingSchema = z.object({
         graded: z.boolean().optional(),
       }),
     )
-    .max(40),
+    .max(MOST.outlines),
   /** How the border of two passages is meant; its id holds both of theirs. */
   borders: z
     .array(z.object({ id: z.string().max(200), a: id, b: id, kind: z.enum(EDGE_KINDS) }))
-    .max(200),
+    .max(MOST.borders),
   /** Points of the drawing that are watched, mm on the support. */
   points: z
     .array(z.object({ id, name: z.string().trim().min(1).max(60), at: z.tuple([mm, mm]) }))
     .max(MOST.points),
   /** How wide the finest brush at hand paints, mm. */
-  finestBrushMm: z.number().min(0.1).max(100).optional(),
+  finestBrushMm: z.number().min(BRUSH.least).max(BRUSH.most).optional(),
 });
 export type Looking = z.infer<typeof lookingSchema>;

@@ -40,15 +40,21 @@ export const tellRegistered = ({ registeredMm }: Change): string =>
       ? `The two photos lie ${registeredMm.toFixed(1)} mm apart: set their corners again, or trust only large changes.`
       : `The two photos lie on each other within ${Math.max(0.1, registeredMm).toFixed(1)} mm.`;
 
-/** What a row of photos tells of how it goes; signs, no verdict. */
-export function tellSeries(series: Series, names: ReadonlyMap<string, string>): string[] {
+/**
+ * What a row of photos tells of how it goes; signs, no verdict.
+ * @param level of the least of its photos that tells values
+ */
+export function tellSeries(
+  series: Series,
+  level: Looked['trust']['level'],
+  names: ReadonlyMap<string, string>,
+): string[] {
   return [
     ...(series.slowing
       ? [`The last ${LOOKING.slowSteps} sittings changed little for their hours.`]
       : []),
     ...series.churned.map(({ id, walkedL, gainedL }) => {
-      const values = (L: number) => (Math.abs(L) / 10).toFixed(1);
-      return `${capital(names.get(id) ?? id)} was painted to and fro: ${values(walkedL)} values walked, ${values(gainedL)} gained.`;
+      return `${capital(names.get(id) ?? id)} was painted to and fro: ${valuesWords(walkedL, level)} walked, ${valuesWords(gainedL, level)} gained.`;
     }),
   ];
 }

@@ -1,6 +1,7 @@
 import { LOOKING } from '@/data/looking';
 import { borderOf } from './edit';
 import { EDGE_KINDS } from './edge-kinds';
+import { driftedBy } from './drawing';
 import { kindOf, type EdgeFound } from './edges';
 import type { Looked } from './look';
 import { wantedL, type Pair } from './relations';
@@ -230,9 +231,8 @@ export function tellDrift(looked: Looked, names: ReadonlyMap<string, string>): s
       `The whole drawing is ${far.toFixed(0)} mm ${where(dx, dy)}${Math.abs(drift.scale - 1) > 0.005 ? ` and ${(Math.abs(drift.scale - 1) * 100).toFixed(1)} % ${drift.scale > 1 ? 'large' : 'small'}` : ''}.`,
     );
   for (const p of drift.points) {
-    const by = drift.points.length >= 4 ? p.stray : p.moved;
-    const tells = drift.points.length >= 4 ? p.strays : p.tells;
-    if (tells)
+    const by = driftedBy(drift, p);
+    if (by)
       lines.push(
         `${capital(names.get(p.id) ?? p.id)}: ${Math.hypot(...by).toFixed(0)} mm (±${(LOOKING.sure * p.sigmaMm).toFixed(1)}) too far ${where(by[0], by[1])}.`,
       );

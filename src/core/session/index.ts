@@ -30,6 +30,7 @@ export {
 export {
   minutesBetween,
   minutesByPainting,
+  minutesWithin,
   pausedMinutes,
   sessionMinutes,
   timeBoxOf,

@@ -21,6 +21,7 @@ import {
   noteLaid,
   minutesBetween,
   minutesByPainting,
+  minutesWithin,
   paceOf,
   paletteWindow,
   pause,
@@ -303,4 +304,26 @@ test('a clock that is set back makes no negative hours, in a session or in what 
     topLaid(p.base),
   );
   expect(tops.map((top) => top?.state)).toContain('open');
+});
+
+test('minutes of a painting between two moments: of a sitting over an edge its part inside', () => {
+  const at = (hour: number, minute = 0) =>
+    `2026-02-17T${String(hour).padStart(2, '0')}:${String(minute).padStart(2, '0')}:00.000Z`;
+  const work = (paintingId: string, from: string, to: string | null) => ({
+    paintingId,
+    stretches: [{ from, to }],
+  });
+  const sessions = [
+    { works: [work('a', at(9), at(11)), work('b', at(11), at(12))] },
+    { works: [work('a', at(14), null)] },
+  ] as unknown as Parameters<typeof minutesWithin>[0];
+  const within = (id: string, from: string, to: string) =>
+    minutesWithin(sessions, id, Date.parse(from), Date.parse(to));
+  // A photo at the beginning of a sitting and one at its end hold the whole of it between them.
+  expect(within('a', at(9, 30), at(11))).toBe(90);
+  expect(within('a', at(8), at(12))).toBe(120);
+  expect(within('a', at(12), at(13))).toBe(0);
+  // One that still runs counts up to the later photo.
+  expect(within('a', at(13), at(14, 20))).toBe(20);
+  expect(within('c', at(8), at(20))).toBe(0);
 });

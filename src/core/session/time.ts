@@ -57,6 +57,22 @@ export const minutesBetween = (sessions: Session[], edges: number[], nowMs: numb
         .reduce((sum, s) => sum + sessionMinutes(s, nowMs), 0),
     );
 
+/** Minutes spent on a painting from one moment to another, ms; of a sitting that lies over an edge, its part inside. */
+export const minutesWithin = (
+  sessions: readonly Session[],
+  paintingId: string,
+  fromMs: number,
+  toMs: number,
+): number =>
+  sessions
+    .flatMap((s) => s.works)
+    .filter((w) => w.paintingId === paintingId)
+    .flatMap((w) => w.stretches)
+    .reduce((sum, { from, to }) => {
+      const end = Math.min(toMs, to === null ? toMs : Date.parse(to));
+      return sum + Math.max(0, end - Math.max(fromMs, Date.parse(from)));
+    }, 0) / MINUTE_MS;
+
 /** Minutes spent on each painting over all sessions. */
 export function minutesByPainting(sessions: Session[], nowMs: number): Record<string, number> {
   const out: Record<string, number> = {};

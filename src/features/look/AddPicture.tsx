@@ -1,6 +1,6 @@
 import { createElement, useCallback, useEffect, useState, type DragEvent } from 'react';
 import { View } from 'react-native';
-import { putPicture } from '@/core/looking/edit';
+import { lookingOf, putPicture } from '@/core/looking/edit';
 import type { Picture, PictureKind } from '@/core/looking/schema';
 import type { Painting } from '@/core/painting';
 import { choosePhoto, scaledPhoto, TO_MEASURE } from '@/features/session/photo';
@@ -31,8 +31,8 @@ const PURPOSE_LETTERS = 80;
 
 const MB = 1e6;
 
-/** How much of the browser's store is used, and what it allows. */
-function PicturesRoom() {
+/** How much of the browser's store is used, and what it allows; asked again after each picture. */
+function PicturesRoom({ after }: { after: number }) {
   const [room, setRoom] = useState<Room | null>(null);
   useEffect(() => {
     let here = true;
@@ -40,7 +40,7 @@ function PicturesRoom() {
     return () => {
       here = false;
     };
-  }, []);
+  }, [after]);
   if (!room) return null;
   const { usedBytes, allowedBytes } = room;
   const tight = allowedBytes - usedBytes < SCARCE_BYTES;
@@ -151,7 +151,7 @@ export function AddPicture({
           ? 'Step back, no flash, all four corners in sight, a grey strip beside it if you have one. Where it was taken is not kept.'
           : 'Or drop it here, or paste it. Where it was taken is not kept.'}
       </Text>
-      <PicturesRoom />
+      <PicturesRoom after={lookingOf(painting).pictures.length} />
       {refusal ? <Notice tone="refusal">{refusal}</Notice> : null}
     </View>,
   );

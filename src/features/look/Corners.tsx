@@ -1,4 +1,4 @@
-import { useEffect, useEffectEvent, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { z } from 'zod';
 import { putPicture } from '@/core/looking/edit';
@@ -18,7 +18,7 @@ import { space } from '@/ui/tokens';
 import { findCorners } from '@/workers/looking-client';
 import type { CornersReply } from '@/workers/looking-protocol';
 import { useKept } from './useKept';
-import { useJpeg } from './useLook';
+import { useJpeg } from './usePictures';
 
 const CORNER_NAMES = ['upper left', 'upper right', 'lower right', 'lower left'];
 /** Where corners are looked for first: a little inside the photo. */
@@ -36,8 +36,7 @@ const FOUND: Record<Finding, string | null> = {
   work: 'Looking for its sides …',
   found:
     'Its sides were found. Look at each corner under the glass all the same: a frame or the side of the stretcher can be taken for the picture.',
-  'in part':
-    'Not every side stands out from what is behind it: there the corners stay as you set them.',
+  'in part': 'Not every side stands out from what is behind it. Set the corners there yourself.',
   nothing: 'Nothing stands out on this photo. Set the corners yourself.',
 };
 
@@ -72,36 +71,25 @@ export function Corners({
   const [finding, setFinding] = useState<Finding>(
     kept.value.found ? 'found' : picture.corners === null && untouched ? 'work' : 'rest',
   );
-  const arrived = ({ corners, found }: CornersReply, proposed: boolean) => {
-    if (corners) kept.set({ places: corners.map(([x, y]) => [x, y]), found });
-    setFinding(found ? 'found' : proposed ? 'nothing' : 'in part');
-  };
+  /** Which search is the last: a finger that was quicker than it is not overruled. */
+  const search = useRef(0);
   const { support } = painting;
-  const find = () => {
-    if (!jpeg) return;
-    setFinding('work');
-    findCorners({ support, jpeg, corners: places }).then(
-      (reply) => arrived(reply, false),
-      () => setFinding('nothing'),
-    );
+  const look = (from: [number, number][] | null) => {
+    const mine = ++search.current;
+    const told = (reply: CornersReply | null) => {
+      if (search.current !== mine) return;
+      if (reply?.corners)
+        kept.set({ places: reply.corners.map(([x, y]) => [x, y]), found: reply.found });
+      setFinding(!reply?.corners ? 'nothing' : reply.found ? 'found' : 'in part');
+    };
+    findCorners({ support, jpeg: jpeg!, corners: from }).then(told, () => told(null));
   };
-  const proposed = useEffectEvent((reply: CornersReply | null) => {
-    // A finger that was there first is not overruled.
-    if (finding !== 'work' || !untouched) return;
-    if (reply) arrived(reply, true);
-    else setFinding('nothing');
+  const propose = useEffectEvent(() => {
+    if (finding === 'work') look(null);
   });
   useEffect(() => {
-    if (!jpeg || picture.corners !== null) return;
-    let here = true;
-    findCorners({ support, jpeg, corners: null }).then(
-      (reply) => here && proposed(reply),
-      () => here && proposed(null),
-    );
-    return () => {
-      here = false;
-    };
-  }, [jpeg, picture.corners, support]);
+    if (jpeg) propose();
+  }, [jpeg]);
   const px = places.map(([x, y]): Place => [x * picture.width, y * picture.height]);
   const problem = cornerProblem(px);
   const doubt = problem ? null : aspectProblem(px, picture, painting.support);
@@ -126,6 +114,7 @@ export function Corners({
         active={active}
         onActive={setActive}
         onMove={(key, [x, y]) => {
+          search.current += 1;
           setFinding('rest');
           kept.set({
             places: places.map((p, i) => (String(i) === key ? [x, y] : p)),
@@ -139,17 +128,20 @@ export function Corners({
         value={active}
         onChange={setActive}
       />
-      {FOUND[finding] ? (
-        <Says>
+      <Says>
+        {FOUND[finding] ? (
           <Text size="small" tone="ink2">
             {FOUND[finding]}
           </Text>
-        </Says>
-      ) : null}
+        ) : null}
+      </Says>
       <Action
         title="Look for its sides"
         disabled={finding === 'work' || problem !== null}
-        onPress={find}
+        onPress={() => {
+          setFinding('work');
+          look(places);
+        }}
       />
       {problem ? <Notice tone="refusal">{problem}</Notice> : null}
       {doubt ? <Notice>{doubt}</Notice> : null}

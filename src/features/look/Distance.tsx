@@ -1,11 +1,12 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import { BRUSH } from '@/core/looking/none';
 import { LOOKING } from '@/data/looking';
 import { nearestHonestM, smallestSeenMm } from '@/core/looking/distance';
 import { lookingOf, putFinestBrush } from '@/core/looking/edit';
 import type { Picture } from '@/core/looking/schema';
 import { tellMarks } from '@/core/looking/tell-eye';
 import type { Painting } from '@/core/painting';
-import { parseNumber } from '@/forms';
+import { useNumberText } from '@/forms';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';
 import { Choice } from '@/ui/Choice';
@@ -13,7 +14,11 @@ import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
 import { Beside } from './Beside';
 import { MapPicture } from './MapPicture';
-import { DISTANCES, PLAIN, useMap, type LookState } from './useLook';
+import type { LookState } from './useLook';
+import { PLAIN, useMap } from './useMap';
+
+/** From across a room, and across a hall, m. */
+const DISTANCES = [1, 3, 6, 12] as const;
 
 /** A soft mark of paint: the contrast at which sizes are told. */
 const MARK_CONTRAST = 0.05;
@@ -37,7 +42,17 @@ export function Distance({
   const dispatch = useStoreDispatch();
   const map = useMap(painting.support, work, { ...PLAIN, view: 'grey', distanceM: m });
   const brush = lookingOf(painting).finestBrushMm ?? LOOKING.finestBrushMm;
-  const [typed, setTyped] = useState(String(brush));
+  const typed = useNumberText(brush, (mm) => {
+    if (!(mm >= BRUSH.least && mm <= BRUSH.most))
+      return `A brush paints ${BRUSH.least} to ${BRUSH.most} mm wide.`;
+    if (mm !== brush)
+      dispatch(
+        changePainting(painting.id, 'Said how fine the finest brush is', (p) =>
+          putFinestBrush(p, mm),
+        ),
+      );
+    return null;
+  });
   const names = useMemo(
     () => new Map(painting.passages.map((p) => [p.id, p.name])),
     [painting.passages],
@@ -51,7 +66,6 @@ export function Distance({
       shown={width}
       picture={
         <>
-          {' '}
           <Choice
             label="Seen from"
             options={DISTANCES.map((d) => ({ key: String(d), name: `${d} m` }))}
@@ -84,19 +98,9 @@ export function Distance({
         label="Your finest brush paints"
         unit="mm"
         step={0.5}
-        min={0.5}
-        max={20}
-        text={typed}
-        onChangeText={(text) => {
-          setTyped(text);
-          const mm = parseNumber(text);
-          if (mm >= 0.5 && mm <= 20 && mm !== brush)
-            dispatch(
-              changePainting(painting.id, 'Said how fine the finest brush is', (p) =>
-                putFinestBrush(p, mm),
-              ),
-            );
-        }}
+        min={BRUSH.least}
+        max={BRUSH.most}
+        {...typed}
       />
       {left.map((p) => (
         <Text key={p.id} size="small">

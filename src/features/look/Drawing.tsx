@@ -1,6 +1,7 @@
 import { useMemo, useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { LOOKING } from '@/data/looking';
+import { placesSigma } from '@/core/looking/drawing';
 import { lookingOf } from '@/core/looking/edit';
 import type { Picture } from '@/core/looking/schema';
 import { tellDrift } from '@/core/looking/tell';
@@ -17,7 +18,8 @@ import { MapPicture } from './MapPicture';
 import { ARROW, Overlay } from './Overlay';
 import { Marks, NewPoint } from './Points';
 import { Proportions, type Watched } from './Proportions';
-import { PLAIN, useMap, type LookState } from './useLook';
+import type { LookState } from './useLook';
+import { PLAIN, useMap } from './useMap';
 
 /** Whether the drawing has slipped, and lines to points out of reach. */
 export function Drawing({
@@ -57,7 +59,6 @@ export function Drawing({
       shown={width}
       picture={
         <>
-          {' '}
           <Heading level={2}>
             {points.length === 0
               ? 'Watch a few points of the drawing: a rim, an eye, the end of a table.'
@@ -124,12 +125,12 @@ export function Drawing({
       {lines.slice(1).map((line) => (
         <Text key={line}>{line}</Text>
       ))}
-      {found && marked > 0 ? (
+      {found?.drift && marked > 0 ? (
         <Text size="small" tone="ink2">
-          {`Places are good to ±${(LOOKING.sure * found.geometry.sigmaMm).toFixed(1)} mm on this photo. Arrows are drawn ${ARROW} times as long as the drift.`}
+          {`Places are good to ±${(LOOKING.sure * placesSigma(found.drift)).toFixed(1)} mm on this photo. Arrows are drawn ${ARROW} times as long as the drift.`}
         </Text>
       ) : null}
-      {found ? <Proportions points={watched} sigmaMm={found.geometry.sigmaMm} /> : null}
+      {found?.drift ? <Proportions points={watched} sigmaMm={placesSigma(found.drift)} /> : null}
       <Guides painting={painting} />
     </Beside>
   );

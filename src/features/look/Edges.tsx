@@ -5,7 +5,9 @@ import { borderOf, lookingOf, outlinesOf, putBorder } from '@/core/looking/edit'
 import { EDGE_KINDS, type EdgeKind } from '@/core/looking/edge-kinds';
 import type { Picture } from '@/core/looking/schema';
 import { capital, tellEdges } from '@/core/looking/tell';
+import { LOOKING } from '@/data/looking';
 import type { Painting } from '@/core/painting';
+import { parseNumber } from '@/forms';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';
 import { Choice } from '@/ui/Choice';
@@ -14,9 +16,10 @@ import { Heading, Text } from '@/ui/Text';
 import { colour, space } from '@/ui/tokens';
 import { Beside } from './Beside';
 import { MapPicture } from './MapPicture';
-import { metresOf } from './metres';
+import { FARTHEST_M, metresOf, NEAREST_M } from './metres';
 import { Ranking } from './Ranking';
-import { PLAIN, useMap, type LookState } from './useLook';
+import type { LookState } from './useLook';
+import { PLAIN, useMap } from './useMap';
 
 const OPTIONS = [
   { key: 'any' as const, name: 'any' },
@@ -57,7 +60,6 @@ export function Edges({
       shown={width}
       picture={
         <>
-          {' '}
           {found ? (
             <Heading level={2}>
               {told.length === 0
@@ -111,8 +113,13 @@ export function Edges({
         label="Borders judged from"
         unit="m"
         step={0.5}
-        min={0.3}
-        max={20}
+        min={NEAREST_M}
+        max={FARTHEST_M}
+        error={
+          metresOf(viewM) === parseNumber(viewM)
+            ? undefined
+            : `From ${NEAREST_M} to ${FARTHEST_M} m. Until then borders are judged from ${LOOKING.viewM} m.`
+        }
         text={viewM}
         onChangeText={onViewM}
       />

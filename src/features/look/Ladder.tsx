@@ -2,25 +2,14 @@ import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { View } from 'react-native';
 import type { PassageTold } from '@/core/looking/tell';
 import { screenColour } from '@/core/optics';
+import { apart } from './apart';
 import { colour, font } from '@/ui/tokens';
 
 const HEIGHT = 260;
 const TOP = 14;
 const LEAST_GAP = 17;
-
-/** Labels pushed apart so that none lies on another; in the order of their places. */
-function apart(places: readonly number[]): number[] {
-  const order = places.map((y, i) => ({ y, i })).sort((p, q) => p.y - q.y);
-  let last = -Infinity;
-  for (const item of order) {
-    item.y = Math.max(item.y, last + LEAST_GAP);
-    last = item.y;
-  }
-  const over = last - (HEIGHT - 4);
-  const out = new Array<number>(places.length);
-  for (const { y, i } of order) out[i] = over > 0 ? y - over : y;
-  return out;
-}
+/** The last label still stands on the drawing. */
+const LOWEST = HEIGHT - 4;
 
 /**
  * Passages on two scales of value, the design left, the work right, joined by lines: level with each other they hold, one
@@ -48,7 +37,18 @@ export function Ladder({
   const right = figures ? (p: PassageTold) => p.workL : rank((p) => p.workL);
   const y = (L: number): number => TOP + ((100 - L) / 100) * (HEIGHT - 2 * TOP);
   const [x1, x2] = [Math.min(110, width * 0.3), width - Math.min(110, width * 0.3)];
-  const names = [apart(both.map((p) => y(left(p)))), apart(both.map((p) => y(right(p))))] as const;
+  const names = [
+    apart(
+      both.map((p) => y(left(p))),
+      LEAST_GAP,
+      LOWEST,
+    ),
+    apart(
+      both.map((p) => y(right(p))),
+      LEAST_GAP,
+      LOWEST,
+    ),
+  ] as const;
   const said = both.map((p) => `${p.name}${p.words ? `: ${p.words}` : ''}`).join('; ');
   return (
     <View role="img" aria-label={`Values of the design and of yours. ${said}`}>

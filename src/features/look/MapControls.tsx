@@ -5,6 +5,7 @@ import type { Picture } from '@/core/looking/schema';
 import { parseNumber } from '@/forms';
 import { Choice } from '@/ui/Choice';
 import { Stepper } from '@/ui/Stepper';
+import { Problem } from '@/ui/Says';
 import { Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { COMPARED, type ComparedBy } from './Compared';
@@ -116,6 +117,9 @@ export function MapControls({
           value={way.value}
           onChange={way.set}
         />
+      ) : null}
+      {view.value === 'masses' && way.value === 'hand' && !limitsOf(limits.value) ? (
+        <Problem says="From 0 to 10, each higher than the one before. Until then the masses part evenly." />
       ) : null}
       {view.value === 'masses' && way.value === 'hand' ? (
         <View style={styles.figures}>

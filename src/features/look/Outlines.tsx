@@ -14,7 +14,7 @@ import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { urlOfMap } from './MapPicture';
 import { useKept } from './useKept';
-import { PLAIN, useMap } from './useLook';
+import { PLAIN, useMap } from './useMap';
 
 const placeSchema = z.tuple([z.number(), z.number()]);
 /** An outline that is being drawn, shares of the support: what is done of it waits. */

@@ -11,8 +11,9 @@ import { Beside } from './Beside';
 import { COMPARED, Compared, type ComparedBy } from './Compared';
 import { pictureName } from './picture-name';
 import { RowChart } from './RowChart';
-import { PLAIN, useMap, type LookState } from './useLook';
-import { useSeries } from './useSeries';
+import type { LookState } from './useLook';
+import { PLAIN, useMap } from './useMap';
+import { MOST_PHOTOS, rowLevel, useSeries } from './useSeries';
 
 const SIDE_PX = 620;
 
@@ -68,7 +69,6 @@ export function OverTime({
       shown={width}
       picture={
         <>
-          {' '}
           {told ? <Heading level={2}>{told.verdict}</Heading> : null}
           <Compared one={shown(before, was)} two={shown(work, is)} width={width} by={by} />
           <Choice label="Compared" options={[...COMPARED]} value={by} onChange={setBy} />
@@ -86,7 +86,10 @@ export function OverTime({
       {row && row.photos.length > 1 ? (
         <View style={{ gap: space.s }}>
           <Heading level={2}>From photo to photo</Heading>
-          {row.photos.some((p) => p.tells) ? (
+          {row.photos.length === MOST_PHOTOS ? (
+            <Text size="small" tone="ink2">{`The last ${MOST_PHOTOS} photos.`}</Text>
+          ) : null}
+          {rowLevel(row.photos) !== 'order' ? (
             <>
               <RowChart
                 painting={painting}
@@ -103,7 +106,7 @@ export function OverTime({
           ) : (
             <Text>Without grey steps on the photos their values cannot be set in a row.</Text>
           )}
-          {tellSeries(row.series, names).map((line) => (
+          {tellSeries(row.series, rowLevel(row.photos), names).map((line) => (
             <Text key={line}>{line}</Text>
           ))}
         </View>

@@ -1,5 +1,5 @@
 import Svg, { Circle, G, Line, Text as SvgText } from 'react-native-svg';
-import type { Drift } from '@/core/looking/drawing';
+import { driftedBy, type Drift } from '@/core/looking/drawing';
 import type { Looking } from '@/core/looking/schema';
 import type { Support } from '@/core/looking/photo';
 import { colour, font } from '@/ui/tokens';
@@ -61,7 +61,7 @@ export function Overlay({
         const found = drift?.points.find((d) => d.id === p.id);
         const x = p.at[0] * scale;
         const y = p.at[1] * scale;
-        const by = found && (found.strays || found.tells) ? found.moved : null;
+        const by = found && drift ? driftedBy(drift, found) : null;
         const right = x > width * 0.8;
         return (
           <G key={p.id}>
@@ -87,7 +87,7 @@ export function Overlay({
                   stroke={colour.sheet}
                   strokeWidth={0.5}
                 >
-                  {`${found!.mm.toFixed(0)} mm`}
+                  {`${Math.hypot(...by).toFixed(0)} mm`}
                 </SvgText>
               </>
             ) : null}

@@ -17,7 +17,8 @@ import { Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { urlOfMap } from './MapPicture';
 import { cellOf, Overlay } from './Overlay';
-import { PLAIN, useJpeg, useMap } from './useLook';
+import { PLAIN, useMap } from './useMap';
+import { useJpeg } from './usePictures';
 
 /** A point of the drawing to be watched: where it belongs, and what it is. */
 export function NewPoint({

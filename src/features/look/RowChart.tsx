@@ -1,11 +1,17 @@
 import { View } from 'react-native';
 import { format } from 'date-fns/format';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { valuesWords } from '@/core/looking/tell';
 import type { Painting } from '@/core/painting';
 import { colour, font } from '@/ui/tokens';
-import type { Row } from './useSeries';
+import { apart } from './apart';
+import { rowLevel, type Row } from './useSeries';
 
 const HEIGHT = 210;
+const BARS = 74;
+const LEAST_GAP = 15;
+/** Passages are told apart by their lines, not by colour. */
+const DASHES = [undefined, '7 3', '2 3', '9 3 2 3'];
 const TOP = 10;
 const FOOT = 24;
 const NAMES = 84;
@@ -28,16 +34,23 @@ export function RowChart({
     photos.length < 2 ? LEFT : LEFT + (i * (right - LEFT - 10)) / (photos.length - 1);
   const y = (L: number) => TOP + ((100 - L) / 100) * (HEIGHT - TOP - FOOT);
   const lines = painting.passages.flatMap((passage) => {
-    const at = photos.flatMap(({ values, tells }, i) => {
+    const at = photos.flatMap(({ values, level: how }, i) => {
       const v = values.find((p) => p.id === passage.id);
-      return v && tells ? [{ i, L: v.L }] : [];
+      return v && how !== 'order' ? [{ i, L: v.L }] : [];
     });
     return at.length > 0 ? [{ passage, at }] : [];
   });
-  const ends = apart(lines.map(({ at }) => y(at.at(-1)!.L)));
+  const ends = apart(
+    lines.map(({ at }) => y(at.at(-1)!.L)),
+    LEAST_GAP,
+    HEIGHT - FOOT,
+  );
+  const level = rowLevel(photos);
   const every = Math.max(1, Math.ceil((photos.length * DATE_PX) / (right - LEFT)));
   const said = lines
-    .map(({ passage, at }) => `${passage.name} ${at.map((p) => (p.L / 10).toFixed(1)).join(', ')}`)
+    .map(
+      ({ passage, at }) => `${passage.name}: ${at.map((p) => valuesWords(p.L, level)).join(', ')}`,
+    )
     .join('; ');
   const most = Math.max(...series.perHour.map((v) => v ?? 0), 1e-6);
   return (
@@ -128,19 +141,4 @@ export function RowChart({
       ) : null}
     </View>
   );
-}
-
-const BARS = 74;
-const DASHES = [undefined, '7 3', '2 3', '9 3 2 3'];
-const LEAST_GAP = 15;
-
-/** Names pushed apart, in the order of their places. */
-function apart(places: readonly number[]): number[] {
-  const out = [...places];
-  let last = -Infinity;
-  for (const i of places.map((_, k) => k).sort((p, q) => places[p]! - places[q]!)) {
-    out[i] = Math.max(out[i]!, last + LEAST_GAP);
-    last = out[i];
-  }
-  return out;
 }

@@ -16,7 +16,7 @@ import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { parseNumber } from '@/forms';
 import { pictureName } from './picture-name';
-import { useJpeg } from './useLook';
+import { useJpeg } from './usePictures';
 
 /** Grey cards that painters have: their patches from light to dark, Munsell value. */
 const CARDS = {

@@ -22,7 +22,8 @@ import { Mend } from './Mend';
 import { PassageRow } from './PassageRow';
 import { pictureName } from './picture-name';
 import { RangeGate } from './RangeGate';
-import { PLAIN, useMap, type LookState } from './useLook';
+import type { LookState } from './useLook';
+import { PLAIN, useMap } from './useMap';
 
 /** Half of a phone, as fine as its screen; a slider is followed at this size. */
 const SIDE_PX = 520;
@@ -131,7 +132,7 @@ export function Values({
     {
       ...drawn,
       thresholds: drawn.thresholds ?? shared,
-      key: !apart ? null : beside?.kind === 'design' ? (looked?.key ?? null) : 'fit',
+      key: (apart && beside?.kind === 'design' && looked?.key) || 'fit',
     },
     apart ? beside : null,
   );

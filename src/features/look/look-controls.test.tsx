@@ -1,5 +1,4 @@
 import { act, fireEvent, render, screen } from '@testing-library/react';
-import type { Session } from '@/core/session/schema';
 import { INPUT, newPainting } from '@/core/tests/paintings';
 import type { MapReply } from '@/workers/looking-protocol';
 import { pictureWidth } from './Beside';
@@ -11,7 +10,8 @@ import { PrintedGuides } from './PrintedGuides';
 import { Proportions } from './Proportions';
 import { RowChart } from './RowChart';
 import { Spread } from './Spread';
-import { hoursBetween, type Row } from './useSeries';
+import { apart } from './apart';
+import { rowLevel, type Row } from './useSeries';
 
 jest.mock('expo-router', () => ({ useRouter: () => ({ push: jest.fn() }) }));
 // What is drawn on the canvas is looked at in the browser's own tests.
@@ -95,7 +95,11 @@ describe('how the pictures are drawn', () => {
     expect(limitsOf(['11'])).toBeNull();
   });
 
-  const controls = (way: 'hand' | 'even', difference: boolean) => {
+  const controls = (
+    way: 'hand' | 'even',
+    difference: boolean,
+    limits: readonly string[] = ['3.3', '6.7'],
+  ) => {
     const set = jest.fn();
     const value = <T,>(v: T) => ({ value: v, set });
     render(
@@ -103,7 +107,7 @@ describe('how the pictures are drawn', () => {
         view={value('masses' as const) as never}
         masses={value('3')}
         way={value(way) as never}
-        limits={value(['3.3', '6.7'])}
+        limits={value(limits)}
         squint={value('0')}
         beside={{ value: null, set }}
         compared={null}
@@ -118,6 +122,11 @@ describe('how the pictures are drawn', () => {
     const set = controls('hand', true);
     fireEvent.change(screen.getByLabelText(/^Mass 2 ends at value/), { target: { value: '7' } });
     expect(set).toHaveBeenCalledWith(['3.3', '7']);
+  });
+
+  test('limits that do not rise are said to be none, and what is shown meanwhile', () => {
+    controls('hand', true, ['5', '2']);
+    expect(screen.getByText(/each higher than the one before. Until then .* evenly/)).toBeTruthy();
   });
 
   test('without values there is no difference to be shown', () => {
@@ -207,46 +216,11 @@ test('fewer than three points tell no proportion; a rim that went does', () => {
 
 describe('from photo to photo', () => {
   const painting = newPainting(INPUT);
-  const session = (startedAt: string, minutes: number): Session => {
-    const to = new Date(Date.parse(startedAt) + minutes * 60_000).toISOString();
-    return {
-      schemaVersion: 2 as never,
-      id: startedAt,
-      revision: 0,
-      startedAt,
-      endedAt: to,
-      pauses: [],
-      boxMinutes: null,
-      goal: '',
-      reached: null,
-      note: '',
-      works: [
-        {
-          id: 'w',
-          paintingId: painting.id,
-          passageIds: [],
-          coatId: null,
-          name: 'work',
-          plannedMinutes: null,
-          stretches: [{ from: startedAt, to }],
-          done: true,
-        },
-      ],
-      palette: [],
-      photos: [],
-    };
-  };
-
-  test('hours of the sessions that began between the two, and of this painting alone', () => {
-    const sessions = [
-      session('2026-03-01T10:00:00.000Z', 90),
-      session('2026-03-05T10:00:00.000Z', 120),
-      session('2026-03-09T10:00:00.000Z', 60),
-    ];
-    const hours = (id: string) =>
-      hoursBetween(sessions, id, '2026-03-02T00:00:00.000Z', '2026-03-06T00:00:00.000Z');
-    expect(hours(painting.id)).toBeCloseTo(2, 6);
-    expect(hours('another')).toBe(0);
+  test('a row is told as its coarsest photo that tells values', () => {
+    const photo = (level: 'order' | 'relative' | 'steps') => ({ level }) as Row['photos'][number];
+    expect(rowLevel([photo('steps'), photo('order')])).toBe('steps');
+    expect(rowLevel([photo('steps'), photo('relative')])).toBe('relative');
+    expect(rowLevel([photo('order')])).toBe('order');
   });
 
   test('the chart says its values; a photo without grey steps has none', () => {
@@ -265,16 +239,16 @@ describe('from photo to photo', () => {
     const value = (L: number) => ({ id: first!.id, L }) as Row['photos'][number]['values'][number];
     const row: Row = {
       photos: [
-        { picture: picture('2026-03-01T10:00:00.000Z'), values: [value(30)], tells: true },
-        { picture: picture('2026-03-05T10:00:00.000Z'), values: [value(99)], tells: false },
-        { picture: picture('2026-03-09T10:00:00.000Z'), values: [value(45)], tells: true },
+        { picture: picture('2026-03-01T10:00:00.000Z'), values: [value(30)], level: 'steps' },
+        { picture: picture('2026-03-05T10:00:00.000Z'), values: [value(99)], level: 'order' },
+        { picture: picture('2026-03-09T10:00:00.000Z'), values: [value(45)], level: 'steps' },
       ],
       series: { perHour: [120, null], slowing: false, churned: [] },
       shares: [0.4, null],
     };
     const { container } = render(<RowChart painting={painting} row={row} width={360} />);
     expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
-      `Values from photo to photo. ${first!.name} 3.0, 4.5`,
+      `Values from photo to photo. ${first!.name}: 3.0 values, 4.5 values`,
     );
     expect(container.textContent).toContain('40 %');
     expect(container.textContent).not.toContain('9.9');
@@ -291,4 +265,10 @@ test('a picture takes its part of a wide page, and no more than it needs of a na
   expect([pictureWidth(1000, true), pictureWidth(350, false), pictureWidth(900, false)]).toEqual([
     620, 350, 640,
   ]);
+});
+
+test('labels keep their order, lie apart, and do not fall off the foot', () => {
+  expect(apart([10, 100, 12], 15, 200)).toEqual([10, 100, 25]);
+  expect(apart([190, 195], 15, 200)).toEqual([185, 200]);
+  expect(apart([], 15, 200)).toEqual([]);
 });

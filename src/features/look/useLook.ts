@@ -1,68 +1,12 @@
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { lookingOf, outlinesOf } from '@/core/looking/edit';
-import type { MapAsked } from '@/core/looking/maps';
 import { NO_LOOKING } from '@/core/looking/none';
+import type { Pair } from '@/core/looking/relations';
 import type { Picture } from '@/core/looking/schema';
 import type { Painting } from '@/core/painting';
-import type { Pair } from '@/core/looking/relations';
-import { useSessions } from '@/features/session/useSession';
-import { base64Of, keepPhoto, readPhoto } from '@/store/photos';
-import { demoJpeg } from '@/workers/demo-photo-client';
-import { drawMap, lookAt, stopLooking } from '@/workers/looking-client';
-import type { LookReply, MapReply } from '@/workers/looking-protocol';
-
-export const DISTANCES = [1, 3, 6, 12] as const;
-
-/** The pictures of a painting: its own, and the photos of the log, which are the same ones; oldest first. */
-export function usePictures(painting: Painting): Picture[] {
-  const sessions = useSessions();
-  return useMemo(() => {
-    const own = lookingOf(painting).pictures;
-    const known = new Set(own.map((p) => p.id));
-    const logged = sessions
-      .flatMap((s) => s.photos)
-      .filter((p) => p.paintingId === painting.id && !known.has(p.id))
-      .map(({ id, takenAt, width, height }): Picture => ({
-        id,
-        kind: 'progress',
-        purpose: '',
-        takenAt,
-        width,
-        height,
-        corners: null,
-        patches: [],
-        marks: [],
-      }));
-    return [...own, ...logged].sort((a, b) => a.takenAt.localeCompare(b.takenAt));
-  }, [painting, sessions]);
-}
-
-/** The photos of the demo are made by code when they are first looked at, and kept like any other. */
-export async function keptOrMade(id: string): Promise<string | null> {
-  const kept = await readPhoto(id).catch(() => null);
-  if (kept !== null) return kept;
-  const made = await demoJpeg(id);
-  if (!made) return null;
-  const jpeg = await base64Of(made);
-  await keepPhoto(id, jpeg).catch(() => undefined);
-  return jpeg;
-}
-
-/** The JPEG of a picture; undefined while it is read, null where the store does not have it. */
-export function useJpeg(id: string | null): string | null | undefined {
-  const [read, setRead] = useState<{ id: string; jpeg: string | null } | null>(null);
-  useEffect(() => {
-    if (id === null) return;
-    let here = true;
-    void keptOrMade(id)
-      .catch(() => null)
-      .then((jpeg) => here && setRead({ id, jpeg }));
-    return () => {
-      here = false;
-    };
-  }, [id]);
-  return id === null ? null : read?.id === id ? read.jpeg : undefined;
-}
+import { lookAt, stopLooking } from '@/workers/looking-client';
+import type { LookReply } from '@/workers/looking-protocol';
+import { useJpeg } from './usePictures';
 
 /** Answers that stay at hand. */
 const LOOKS = 8;
@@ -186,75 +130,4 @@ export function useLook(
       pairs: [],
     };
   return { state: ready ? state : { at: 'rest' }, pairs };
-}
-
-/** A picture as it is, as large as a phone is wide. */
-export const PLAIN: MapAsked = {
-  view: 'colour',
-  k: 5,
-  way: 'breaks',
-  thresholds: null,
-  squintMm: 0,
-  distanceM: null,
-  mostPx: 900,
-  key: null,
-};
-
-/**
- * A picture drawn on its support; the last one stays until the next is there.
- * @param against the design, for the view of the difference
- */
-export function useMap(
-  { kind, widthMm, heightMm }: Painting['support'],
-  picture: Picture | null,
-  { view, k, way, thresholds, squintMm, distanceM, mostPx, key }: MapAsked,
-  against: Picture | null = null,
-): MapReply | null {
-  const jpeg = useJpeg(picture?.id ?? null);
-  const againstJpeg = useJpeg(against?.id ?? null);
-  const [map, setMap] = useState<{ of: string; reply: MapReply } | null>(null);
-  const of = picture?.id ?? '';
-  // What was worked out anew and is the same asks for no new drawing.
-  const limits = JSON.stringify(thresholds);
-  const keyed = JSON.stringify(key);
-  useEffect(() => {
-    if (!picture || !jpeg || againstJpeg === undefined) return;
-    let here = true;
-    drawMap({
-      support: { kind, widthMm, heightMm },
-      shot: { picture, jpeg },
-      against: against && againstJpeg ? { picture: against, jpeg: againstJpeg } : null,
-      view,
-      k,
-      way,
-      thresholds: JSON.parse(limits) as number[] | null,
-      squintMm,
-      distanceM,
-      mostPx,
-      key: JSON.parse(keyed) as MapAsked['key'],
-    }).then(
-      (reply) => here && setMap({ of: picture.id, reply }),
-      () => here && setMap(null),
-    );
-    return () => {
-      here = false;
-    };
-  }, [
-    kind,
-    widthMm,
-    heightMm,
-    picture,
-    jpeg,
-    against,
-    againstJpeg,
-    view,
-    k,
-    way,
-    limits,
-    squintMm,
-    distanceM,
-    mostPx,
-    keyed,
-  ]);
-  return map?.of === of ? map.reply : null;
 }

@@ -4,38 +4,34 @@ import { NO_LOOKING } from '@/core/looking/none';
 import type { Looking, Picture } from '@/core/looking/schema';
 import { seriesOf, type Series, type Step } from '@/core/looking/series';
 import type { PassageValue } from '@/core/looking/values';
+import type { Looked } from '@/core/looking/look';
 import type { Painting } from '@/core/painting';
-import { minutesByPainting } from '@/core/session';
-import type { Session } from '@/core/session/schema';
+import { minutesWithin } from '@/core/session';
 import { useSessions } from '@/features/session/useSession';
 import { lookStep } from '@/workers/looking-client';
-import { keptOrMade } from './useLook';
+import { keptOrMade } from './usePictures';
 
 /** So many photos of a row are looked at: the last ones. */
-const MOST_PHOTOS = 12;
+export const MOST_PHOTOS = 12;
 
 export interface SeenPhoto {
   picture: Picture;
   values: PassageValue[];
-  /** Whether its values can be told. */
-  tells: boolean;
+  level: Looked['trust']['level'];
 }
+/** How finely a row can be told: as its coarsest photo that tells values at all. */
+export const rowLevel = (photos: readonly SeenPhoto[]): Looked['trust']['level'] =>
+  photos.some((p) => p.level === 'relative')
+    ? 'relative'
+    : photos.some((p) => p.level === 'steps')
+      ? 'steps'
+      : 'order';
+
 export interface Row {
   photos: SeenPhoto[];
   series: Series;
   /** Of each step but the first, its share of the picture that changed. */
   shares: (number | null)[];
-}
-
-/** Hours at the easel on a painting between two photos. */
-export function hoursBetween(
-  sessions: readonly Session[],
-  paintingId: string,
-  from: string,
-  to: string,
-): number {
-  const between = sessions.filter((s) => s.startedAt > from && s.startedAt <= to);
-  return (minutesByPainting(between, Date.parse(to))[paintingId] ?? 0) / 60;
 }
 
 /** All photos of a painting that have their corners, one after the other; null while it is worked out. */
@@ -65,11 +61,16 @@ export function useSeries(painting: Painting, works: readonly Picture[]): Row | 
         });
         if (!here) return;
         const last = photos.at(-1);
-        const tells = level !== 'order';
         if (last && change) {
           // Without values on both a change of exposure would be taken for work.
-          const both = tells && last.tells;
-          const hours = hoursBetween(sessions, painting.id, last.picture.takenAt, picture.takenAt);
+          const both = level !== 'order' && last.level !== 'order';
+          const hours =
+            minutesWithin(
+              sessions,
+              painting.id,
+              Date.parse(last.picture.takenAt),
+              Date.parse(picture.takenAt),
+            ) / 60;
           steps.push({
             hours: both ? hours : 0,
             work: change.work,
@@ -77,7 +78,7 @@ export function useSeries(painting: Painting, works: readonly Picture[]): Row | 
           });
           shares.push(both ? change.shareChanged : null);
         }
-        photos.push({ picture, values, tells });
+        photos.push({ picture, values, level });
         before = { picture, jpeg };
       }
       setRow({ photos, series: seriesOf(steps), shares });

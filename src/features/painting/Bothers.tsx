@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { botherSchema, type Painting } from '@/core/painting/schema';
-import { gatesOf, noteBother, openBothers, passGate, settleBother } from '@/core/painting/notes-of';
+import { gatesOf, noteBother, openBothers, settleBother } from '@/core/painting/notes-of';
 import { useText } from '@/forms/useText';
 import { PhotoStrip } from '@/features/session/PhotoPart';
 import { timer, useSessions } from '@/features/session/useSession';
@@ -12,6 +12,7 @@ import { Field } from '@/ui/Field';
 import { Heading, Text } from '@/ui/Text';
 import { Tick } from '@/ui/Tick';
 import { space } from '@/ui/tokens';
+import { GateTick } from './GateTick';
 
 /** What still bothers, the gates of the stages, hours and photos: what is kept beside the film. */
 export function Bothers({ painting }: { painting: Painting }) {
@@ -41,18 +42,7 @@ export function Bothers({ painting }: { painting: Painting }) {
       <AddBother painting={painting} />
       {gates.length > 0 ? <Heading>Before a stage closes</Heading> : null}
       {gates.map((gate) => (
-        <Tick
-          key={gate.id}
-          title={gate.question}
-          checked={gate.passedAt !== null}
-          onPress={() =>
-            dispatch(
-              changePainting(painting.id, gate.question, (p, m) =>
-                passGate(p, gate.id, gate.passedAt === null, m),
-              ),
-            )
-          }
-        />
+        <GateTick key={gate.id} painting={painting} gate={gate} />
       ))}
       {minutes > 0 ? <Text tone="ink2">{`${timer(minutes)} h at the easel so far`}</Text> : null}
       <PhotoStrip photos={photos} />

@@ -1,20 +1,19 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { GATES } from '@/data/gates';
+import { GateTick } from '@/features/painting/GateTick';
 import { unlaidPassages, type Painting } from '@/core/painting';
-import { passGate, reworkOf } from '@/core/painting/notes-of';
+import { reworkOf } from '@/core/painting/notes-of';
 import type { Session, Work } from '@/core/session';
 import { JudgedNotices } from '@/features/record/JudgedNotices';
 import { DabSheet } from '@/features/record/DabSheet';
 import { RemovalSheet } from '@/features/record/RemovalSheet';
 import { useGesture } from '@/features/record/useGesture';
 import { useToldLaying } from '@/features/record/useToldLaying';
-import { changePainting } from '@/store/actions';
-import { useNow, usePainting, useStoreDispatch } from '@/store/hooks';
+import { useNow, usePainting } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Problem } from '@/ui/Says';
 import { Heading, Text } from '@/ui/Text';
-import { Tick } from '@/ui/Tick';
 import { space } from '@/ui/tokens';
 import { CorrectionSheet } from './CorrectionSheet';
 
@@ -107,26 +106,8 @@ function Moment({
 }
 
 function Gates({ painting, coatId }: { painting: Painting; coatId: string | null }) {
-  const dispatch = useStoreDispatch();
   const role = painting.coats.find((c) => c.id === coatId)?.role;
-  const passed = new Set((painting.gates ?? []).map((g) => g.id));
-  const gates = GATES.filter((g) => g.role === role);
-  return (
-    <>
-      {gates.map((gate) => (
-        <Tick
-          key={gate.id}
-          title={gate.question}
-          checked={passed.has(gate.id)}
-          onPress={() =>
-            dispatch(
-              changePainting(painting.id, gate.question, (p, making) =>
-                passGate(p, gate.id, !passed.has(gate.id), making),
-              ),
-            )
-          }
-        />
-      ))}
-    </>
-  );
+  return GATES.filter((g) => g.role === role).map((gate) => (
+    <GateTick key={gate.id} painting={painting} gate={gate} />
+  ));
 }

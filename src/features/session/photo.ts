@@ -21,6 +21,8 @@ async function sizeOf(file: Blob): Promise<{ width: number; height: number }> {
       image.onerror = reject;
       image.src = url;
     });
+    // A drawing without a size of its own is no photo.
+    if (!(image.naturalWidth > 0 && image.naturalHeight > 0)) throw new Error('It has no size.');
     return { width: image.naturalWidth, height: image.naturalHeight };
   } finally {
     URL.revokeObjectURL(url);
