@@ -1,5 +1,6 @@
 import { mergeList } from '../merge-list';
 import type { Cabinet, CabinetMedium, CabinetPaint } from './schema';
+import type { CabinetBrush } from './brush-schema';
 import type { Swatch } from './swatch-schema';
 
 const changed = (cabinet: Cabinet, change: Partial<Cabinet>): Cabinet => ({
@@ -38,6 +39,10 @@ export const putSwatch = (cabinet: Cabinet, swatch: Swatch): Cabinet =>
 export const withoutSwatch = (cabinet: Cabinet, id: string): Cabinet =>
   changed(cabinet, { swatches: (cabinet.swatches ?? []).filter((s) => s.id !== id) });
 
+/** The cabinet with a brush in it: in place of the one with its id, else as a new one. */
+export const putBrush = (cabinet: Cabinet, brush: CabinetBrush): Cabinet =>
+  changed(cabinet, { brushes: put(cabinet.brushes ?? [], brush) });
+
 /** Merge two descendants of one cabinet, so that two tabs that both wrote lose nothing. */
 export const mergeCabinets = (base: Cabinet, mine: Cabinet, theirs: Cabinet): Cabinet => ({
   ...mine,
@@ -46,5 +51,8 @@ export const mergeCabinets = (base: Cabinet, mine: Cabinet, theirs: Cabinet): Ca
   mediums: mergeList(base.mediums, mine.mediums, theirs.mediums),
   ...((mine.swatches ?? theirs.swatches) && {
     swatches: mergeList(base.swatches ?? [], mine.swatches ?? [], theirs.swatches ?? []),
+  }),
+  ...((mine.brushes ?? theirs.brushes) && {
+    brushes: mergeList(base.brushes ?? [], mine.brushes ?? [], theirs.brushes ?? []),
   }),
 });

@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { idSchema, revisionSchema } from '../id-schema';
 import { CABINET_SCHEMA_VERSION } from '../editions';
 import { mediumPartSchema, ownTubeSchema } from '../film/recipe';
+import { COSTS_MOST } from '../costs/vocabulary';
+import { brushSchema } from './brush-schema';
 import { swatchSchema } from './swatch-schema';
 
 const TUBE_MIN_ML = 1;
@@ -23,6 +25,8 @@ export const cabinetPaintSchema = ownTubeSchema.extend({
     .number({ error: 'What is left must be a number of %.' })
     .min(0, { error: 'What is left cannot be below 0 %.' })
     .max(100, { error: 'What is left can be at most 100 tubes.' }),
+  /** When that was seen; coats laid since then run the tube down. Absent: they do not. */
+  leftAt: z.iso.datetime({ error: 'Must be a date and time.' }).optional(),
   archived: z.boolean(),
 });
 
@@ -50,9 +54,13 @@ export const cabinetSchema = z
     mediums: z.array(cabinetMediumSchema).max(500, { error: 'At most 500 mediums.' }),
     /** What the painter's own swatches said of the paints. */
     swatches: z.array(swatchSchema).max(4000, { error: 'At most 4000 swatches.' }).optional(),
+    brushes: z
+      .array(brushSchema)
+      .max(COSTS_MOST.brushes, { error: `At most ${COSTS_MOST.brushes} brushes.` })
+      .optional(),
   })
   .superRefine((cabinet, ctx) => {
-    for (const list of ['paints', 'mediums', 'swatches'] as const) {
+    for (const list of ['paints', 'mediums', 'swatches', 'brushes'] as const) {
       const seen = new Set<string>();
       cabinet[list]?.forEach((item, i) => {
         if (seen.has(item.id))

@@ -7,8 +7,12 @@ const keyOf = (f: Forgotten): string => `${f.factor} ${f.at}`;
 /** Every field of an object as `mine` has it where it was changed here, else as the other has it. */
 function byField<T extends object>(base: T, mine: T, theirs: T): T {
   const out = { ...mine };
-  for (const key of Object.keys(mine) as (keyof T)[])
-    if (same(mine[key], base[key])) out[key] = theirs[key];
+  // Of both: what only the other has set is no less set.
+  for (const key of [...Object.keys(mine), ...Object.keys(theirs)] as (keyof T)[])
+    if (same(mine[key], base[key])) {
+      if (theirs[key] === undefined) delete out[key];
+      else out[key] = theirs[key];
+    }
   return out;
 }
 

@@ -18,10 +18,16 @@ const SCHEMA_FILES = [
   'looking/schema.ts',
   'looking/none.ts',
   'looking/edge-kinds.ts',
+  'finish/schema.ts',
+  'finish/vocabulary.ts',
+  'costs/schema.ts',
+  'costs/vocabulary.ts',
+  'air/room-schema.ts',
   'session/schema.ts',
   'session/vocabulary.ts',
   'cabinet/schema.ts',
   'cabinet/swatch-schema.ts',
+  'cabinet/brush-schema.ts',
   'climate/readings-schema.ts',
   'climate/day-schema.ts',
   'drying/climate-schema.ts',
@@ -33,7 +39,7 @@ const SCHEMA_FILES = [
   'id-schema.ts',
 ];
 /** Of the schema files, comments apart, when the edition of the seal was last counted up. */
-const ACCEPTED_BY = 'e53479195faff0b9';
+const ACCEPTED_BY = '04582aaf45bc7f25';
 
 test('a schema that has changed counts the edition of the seal up', () => {
   const code = SCHEMA_FILES.map(
@@ -44,7 +50,7 @@ test('a schema that has changed counts the edition of the seal up', () => {
   ).join('\n');
   const digest = createHash('sha256').update(code).digest('hex').slice(0, 16);
   // If this fails: count SEAL_EDITION up and put the new pair here.
-  expect([SEAL_EDITION, digest]).toEqual([9, ACCEPTED_BY]);
+  expect([SEAL_EDITION, digest]).toEqual([10, ACCEPTED_BY]);
 });
 
 test('every file that says what a document may be is among them', () => {

@@ -1,5 +1,7 @@
 import { z } from 'zod';
 import { revisionSchema } from '../id-schema';
+import { roomSchema } from '../air/room-schema';
+import { moneySchema } from '../costs/schema';
 import { dayNightSchema } from '../climate/day-schema';
 import { binderKeySchema } from '../film/recipe';
 import { climateSchema } from '../drying/climate-schema';
@@ -28,6 +30,9 @@ export const studioSchema = z.object({
     .number({ error: 'Latitude must be a number of degrees.' })
     .min(-90, { error: 'Latitude must be between -90 and 90 degrees.' })
     .max(90, { error: 'Latitude must be between -90 and 90 degrees.' }),
+  /** Currency, and what an hour and a gallery are reckoned at; absent until it is said. */
+  money: moneySchema.optional(),
+  room: roomSchema.optional(),
   /** Order of the paintings on the wall; paintings that it does not name come last. */
   paintingOrder: z.array(z.string()),
 });

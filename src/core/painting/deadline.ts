@@ -1,7 +1,10 @@
 import type { Deadline } from './deadline-schema';
 
-/** What a deadline asks for: dry to the touch, dry enough to wrap and carry, varnished. */
-export const MILESTONES = ['touch-dry', 'travel', 'varnished'] as const;
+/**
+ * What a deadline asks for: dry to the touch; photographed, when nothing on it is wet or lifts under a lamp; hung, when
+ * its edges can be held in a frame; on the road, when it can be carried face free; varnished.
+ */
+export const MILESTONES = ['touch-dry', 'photographed', 'hung', 'travel', 'varnished'] as const;
 export type Milestone = (typeof MILESTONES)[number];
 
 /** What the next coat waits for, where the coat itself does not say more. */

@@ -1,10 +1,29 @@
+import { NO_ACCOUNTS } from '../costs/none';
+import { NO_FINISHING } from '../finish/none';
 import { NO_LOOKING } from '../looking/none';
 import { mergeList } from '../merge-list';
 import type { Painting, Passage } from './schema';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-type Optional = 'bothers' | 'gates' | 'planning' | 'easel' | 'study' | 'looking';
+type Optional =
+  'bothers' | 'gates' | 'planning' | 'easel' | 'study' | 'looking' | 'finishing' | 'accounts';
+
+/** Lists entry by entry; every other field as the one that changed it has it. */
+function mergeParts<T extends object>(none: T, base: T, mine: T, theirs: T): T {
+  const keys = new Set([...Object.keys(mine), ...Object.keys(theirs)]) as Set<keyof T>;
+  const out = { ...none };
+  for (const key of keys) {
+    const [b, m, t] = [base[key], mine[key], theirs[key]];
+    const merged = Array.isArray(none[key])
+      ? mergeList((b ?? []) as { id: string }[], (m ?? []) as never, (t ?? []) as never)
+      : same(m, b)
+        ? t
+        : m;
+    if (merged !== undefined) out[key] = merged as T[keyof T];
+  }
+  return out;
+}
 
 /** What older paintings do not have: they stay away where nobody made one. */
 function optionalLists(
@@ -41,6 +60,20 @@ function optionalLists(
     const brush = same(m.finestBrushMm, b.finestBrushMm) ? t.finestBrushMm : m.finestBrushMm;
     if (brush !== undefined) out.looking.finestBrushMm = brush;
   }
+  if (mine.finishing || theirs.finishing)
+    out.finishing = mergeParts(
+      NO_FINISHING,
+      base.finishing ?? NO_FINISHING,
+      mine.finishing ?? NO_FINISHING,
+      theirs.finishing ?? NO_FINISHING,
+    );
+  if (mine.accounts || theirs.accounts)
+    out.accounts = mergeParts(
+      NO_ACCOUNTS,
+      base.accounts ?? NO_ACCOUNTS,
+      mine.accounts ?? NO_ACCOUNTS,
+      theirs.accounts ?? NO_ACCOUNTS,
+    );
   return out;
 }
 

@@ -7,6 +7,9 @@ import { RULE_KEYS } from '../rules/records';
 import { recipeSchema } from '../film/recipe';
 import { SCHOOL_KEYS } from '../schools';
 import { PAINTING_SCHEMA_VERSION } from '../editions';
+import { accountsSchema } from '../costs/schema';
+import { finishingSchema } from '../finish/schema';
+import { BOTHER_KINDS, BOTHER_WEIGHTS, QUARTERS } from '../finish/vocabulary';
 import { lookingSchema } from '../looking/schema';
 import { deadlineSchema } from './deadline-schema';
 import {
@@ -219,6 +222,21 @@ export const botherSchema = z.object({
     .min(1, { error: 'Say what bothers.' })
     .max(300, { error: 'At most 300 letters.' }),
   doneAt: timestamp.nullable(),
+  kind: z.enum(BOTHER_KINDS).optional(),
+  weight: z.literal(BOTHER_WEIGHTS).optional(),
+  quarter: z.enum(QUARTERS).optional(),
+  /** On a photo of it: share of the picture's width and height from its upper left. */
+  place: z
+    .object({ pictureId: id, x: z.number().min(0).max(1), y: z.number().min(0).max(1) })
+    .optional(),
+  /** What is to come of it; absent: nobody has said. */
+  fate: z
+    .discriminatedUnion('kind', [
+      z.object({ kind: z.literal('coat'), coatId: id }),
+      z.object({ kind: z.literal('leave') }),
+      z.object({ kind: z.literal('again'), at: timestamp }),
+    ])
+    .optional(),
 });
 
 /** A question asked before a stage closes, answered yes at a time. */
@@ -281,6 +299,10 @@ export const paintingSchema = z
     study: studySchema.optional(),
     /** Its pictures and what is looked at on them; absent until there is one. */
     looking: lookingSchema.optional(),
+    /** Looks over it, stopping, tests before the varnish, frame and journey; absent until something is said. */
+    finishing: finishingSchema.optional(),
+    /** What it cost, where it was sent, what it brought. */
+    accounts: accountsSchema.optional(),
   })
   .superRefine((painting, ctx) => {
     const issue = (path: (string | number)[], message: string) =>

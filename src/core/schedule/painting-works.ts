@@ -62,6 +62,8 @@ const WEIGHT: Record<Importance, number> = {
 };
 const MILESTONE_STAGE: Record<Milestone, LagStage> = {
   'touch-dry': 'touch-dry',
+  photographed: 'touch-dry',
+  hung: 'recoat',
   travel: 'travel',
   varnished: 'varnish-modern',
 };

@@ -11,7 +11,9 @@ import type { PaintingPlanView, PlanView } from './usePlanView';
 
 export const MILESTONE_WORDS = {
   'touch-dry': 'touch-dry',
-  travel: 'dry to travel',
+  photographed: 'dry to be photographed',
+  hung: 'dry to be framed and hung',
+  travel: 'dry to be shipped',
   varnished: 'varnished',
 } as const;
 
