@@ -1,4 +1,5 @@
 import type { Constants } from '@/data/constants';
+import { testsState, type TestsState } from '../finish/tests';
 import { finishWindows } from '../drying';
 import type { Layer, PaintingAssessment } from './layer';
 
@@ -11,6 +12,8 @@ export interface VarnishWait {
   varnished: boolean;
   /** The film that is waited for longest. */
   slowest: string | null;
+  /** What the tests say: one that failed is repeated before anything goes on, whatever the tables say. */
+  tests: TestsState;
 }
 
 const latest = (times: (number | null)[]): number | null =>
@@ -20,7 +23,13 @@ const latest = (times: (number | null)[]): number | null =>
  * The wait of a whole picture for its varnish: every film of every passage and spot, the lowest too, since each goes on
  * drying under what covers it. The tests on a witness decide; this says when they are worth making.
  */
-export function varnishWait({ passages }: PaintingAssessment, constants: Constants): VarnishWait {
+export function varnishWait(
+  { passages, painting }: PaintingAssessment,
+  constants: Constants,
+): VarnishWait {
+  const tests = testsState(painting);
+  const tested = (ms: number | null): number | null =>
+    ms === null ? null : Math.max(ms, tests.repeatFromMs ?? 0);
   const layers = passages.flatMap(({ base, spots }) =>
     [base, ...spots].flatMap(({ layers: all }) => all.filter((l) => !l.planned)),
   );
@@ -33,9 +42,10 @@ export function varnishWait({ passages }: PaintingAssessment, constants: Constan
   const modern = latest(waits.map((w) => w.windows.varnishModern.p90));
   const slowest = waits.find((w) => w.windows.varnishModern.p90 === modern);
   return {
-    modernMs: modern,
-    traditionalMs: latest(waits.map((w) => w.windows.varnishTraditional.p90)),
+    modernMs: tested(modern),
+    traditionalMs: tested(latest(waits.map((w) => w.windows.varnishTraditional.p90))),
     varnished,
     slowest: slowest?.layer.film.name ?? null,
+    tests,
   };
 }

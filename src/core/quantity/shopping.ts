@@ -66,7 +66,7 @@ export interface ShoppingList {
 const USUAL_TUBE_ML = 37;
 
 /** A paint of the cabinet that can stand for a tube of a recipe: the same one, or the same single pigment in the same binder. */
-function stockOf(paints: CabinetPaint[], part: TubePart): CabinetPaint | null {
+export function stockOf(paints: readonly CabinetPaint[], part: TubePart): CabinetPaint | null {
   if ('own' in part) return paints.find((p) => p.id === part.own.id) ?? null;
   return (
     paints.find(

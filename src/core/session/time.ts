@@ -57,6 +57,14 @@ export const minutesBetween = (sessions: Session[], edges: number[], nowMs: numb
         .reduce((sum, s) => sum + sessionMinutes(s, nowMs), 0),
     );
 
+const minutesOfWorks = (works: readonly Work[], fromMs: number, toMs: number): number =>
+  works
+    .flatMap((w) => w.stretches)
+    .reduce((sum, { from, to }) => {
+      const end = Math.min(toMs, to === null ? toMs : Date.parse(to));
+      return sum + Math.max(0, end - Math.max(fromMs, Date.parse(from)));
+    }, 0) / MINUTE_MS;
+
 /** Minutes spent on a painting from one moment to another, ms; of a sitting that lies over an edge, its part inside. */
 export const minutesWithin = (
   sessions: readonly Session[],
@@ -64,14 +72,19 @@ export const minutesWithin = (
   fromMs: number,
   toMs: number,
 ): number =>
-  sessions
-    .flatMap((s) => s.works)
-    .filter((w) => w.paintingId === paintingId)
-    .flatMap((w) => w.stretches)
-    .reduce((sum, { from, to }) => {
-      const end = Math.min(toMs, to === null ? toMs : Date.parse(to));
-      return sum + Math.max(0, end - Math.max(fromMs, Date.parse(from)));
-    }, 0) / MINUTE_MS;
+  minutesOfWorks(
+    sessions.flatMap((s) => s.works).filter((w) => w.paintingId === paintingId),
+    fromMs,
+    toMs,
+  );
+
+/** The same on all paintings. */
+export const minutesOfAll = (sessions: readonly Session[], fromMs: number, toMs: number): number =>
+  minutesOfWorks(
+    sessions.flatMap((s) => s.works),
+    fromMs,
+    toMs,
+  );
 
 /** Minutes spent on each painting over all sessions. */
 export function minutesByPainting(sessions: Session[], nowMs: number): Record<string, number> {
