@@ -16,7 +16,7 @@ module.exports = {
       to: {
         path: 'node_modules',
         pathNot:
-          'node_modules/(zod|crc-32|fflate|ical\\.js|culori|ml-matrix|@stdlib|pure-rand|date-fns|@date-fns/tz|suncalc)',
+          'node_modules/(zod|crc-32|fflate|ical\\.js|culori|ml-matrix|@stdlib|pure-rand|date-fns|@date-fns/tz|suncalc|papaparse|pdf-lib|@pdf-lib/fontkit|qrcode)',
       },
     },
     {

@@ -2,7 +2,7 @@
  * The calculations without the interface: npm run -s core -- VERB < in.json > out.json
  * Exit 0 with JSON on standard output; exit 2 with one line on standard error for bad input.
  */
-import { readFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { performance } from 'node:perf_hooks';
 import { z } from 'zod';
 import { CoreError } from '../src/core/errors';
@@ -19,6 +19,13 @@ function fail(message: string): never {
   process.stderr.write(`${message.replace(/\s+/g, ' ')}\n`);
   process.exit(BAD_INPUT);
 }
+
+const FACES = 'node_modules/@expo-google-fonts/source-sans-3';
+/** The faces of the pages, whole: what a page holds of them is cut out when it is written. */
+const faces = () => ({
+  text: readFileSync(`${FACES}/400Regular/SourceSans3_400Regular.ttf`),
+  strong: readFileSync(`${FACES}/600SemiBold/SourceSans3_600SemiBold.ttf`),
+});
 
 const print = (value: unknown) => process.stdout.write(`${JSON.stringify(value, null, 2)}\n`);
 
@@ -91,6 +98,7 @@ async function run(name: string): Promise<void> {
                 .toFile(path),
             ),
           ),
+        file: (path, make) => made.push(make(faces()).then((bytes) => writeFileSync(path, bytes))),
       }),
     );
     await Promise.all(made);

@@ -1,4 +1,4 @@
-import type { VarnishTest, Sheen } from '@/core/finish/vocabulary';
+import type { VarnishTest, Sheen } from './finish-keys';
 import type { Confidence, ConstantRow } from './constants';
 import { lowRow, valuesOf } from './rows';
 import type { Finish } from './optics';
@@ -96,3 +96,10 @@ export const FINISH_OF_SHEEN: Record<Sheen, Finish> = {
   satin: 'satin',
   matt: 'eggshell',
 };
+
+/** What a coat waits for, on paper. */
+export const WAITS_FOR = {
+  'touch-dry': 'touch-dry',
+  'through-dry': 'dry through',
+  wet: 'into the wet',
+} as const;

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { asTube, putPaint } from '@/core/cabinet';
 import { PaintFields } from '@/features/cabinet/PaintEditor';
 import { newPaint, paintFormSchema } from '@/features/cabinet/paint-draft';
-import type { Tube } from '@/features/tubes';
+import type { Tube } from '@/core/cabinet/tube-names';
 import { useForm } from '@/forms';
 import { changeCabinet } from '@/store/actions';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';

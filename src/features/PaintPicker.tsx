@@ -4,14 +4,13 @@ import { asTube, pigmentRow } from '@/core/cabinet';
 import { MIXED_TUBES, OTHER_NAMES } from '@/data/paint-names';
 import { PIGMENT_ROWS } from '@/data/pigments';
 import {
-  recentTubes,
   tubeBinder,
   tubeCodes,
-  tubeId,
   tubeName,
   tubePigments,
   type Tube,
-} from '@/features/tubes';
+} from '@/core/cabinet/tube-names';
+import { recentTubes, tubeId } from '@/features/tubes';
 import { tubeColours } from './colours';
 import { usePaintings, useStoreSelector, useSwatches } from '@/store/hooks';
 import { Action } from '@/ui/Action';

@@ -3,7 +3,7 @@ import { StyleSheet, View } from 'react-native';
 import { useSwatches } from '@/store/hooks';
 import { colour } from '@/ui/tokens';
 import { tubeColours } from './colours';
-import type { Tube } from './tubes';
+import type { Tube } from '@/core/cabinet/tube-names';
 
 /** A tube as it looks: squeezed out above, one part in nine of white below, for a transparent dark says nothing neat. */
 export function TubeSwatch({ tube, width = 24 }: { tube: Tube; width?: number }) {

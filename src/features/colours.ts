@@ -4,7 +4,7 @@ import { hexOf } from '@/core/optics/screen';
 import type { Swatches } from '@/core/optics/composition';
 import { masstoneLab, tintLab } from '@/core/optics/masstone';
 import { colour } from '@/ui/tokens';
-import type { Tube } from './tubes';
+import type { Tube } from '@/core/cabinet/tube-names';
 
 /** Colours of paint as a screen shows them. Paint is data: everything here is worked out by the core. */
 

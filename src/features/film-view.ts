@@ -7,8 +7,8 @@ import {
   type Layer,
   type Painting,
   type SiteStack,
-  type Support,
 } from '@/core/painting';
+import { SUPPORT_NAME } from '@/core/painting/names';
 import { groundLook, stackLook, type StackLook } from '@/core/painting/look';
 import { SCHOOLS, type SchoolKey } from '@/core/schools';
 import { isBroken } from '@/core/tell';
@@ -25,32 +25,6 @@ const GROUND_DRAWN: Record<Ground['kind'], GroundDrawing['kind']> = {
   'old-painting': 'old-painting',
   bare: 'acrylic-gesso',
 };
-
-export const SUPPORT_NAME: Record<Support['kind'], string> = {
-  canvas: 'canvas',
-  linen: 'linen',
-  'wood-panel': 'wood panel',
-  'linen-on-panel': 'linen on panel',
-  'fibreboard-panel': 'fibreboard panel',
-  'metal-panel': 'metal panel',
-};
-
-export function groundName(ground: Ground): string {
-  switch (ground.kind) {
-    case 'acrylic-gesso':
-      return `acrylic gesso, ${ground.coats} ${ground.coats === 1 ? 'coat' : 'coats'}`;
-    case 'chalk-glue':
-      return `chalk-glue, ${ground.coats} ${ground.coats === 1 ? 'coat' : 'coats'}`;
-    case 'oil-ground':
-      return ground.white === undefined ? 'oil ground' : `oil ground, ${ground.white} white`;
-    case 'alkyd-ground':
-      return 'alkyd ground';
-    case 'bare':
-      return ground.size === 'none' ? 'bare' : `${ground.size} size only`;
-    case 'old-painting':
-      return 'old oil painting';
-  }
-}
 
 /** "gesso on linen": what the section writes beside the weave. */
 function groundLabel(painting: Painting): string {

@@ -4,7 +4,8 @@ import { making, NOW, stackOf } from '@/core/tests/paintings';
 import { part, recipe, tube } from '@/core/tests/recipes';
 import { NO_SWATCHES } from '@/core/optics/composition';
 import { tubeColour } from './colours';
-import { recentMediums, recentTubes, tubeBinder, tubeCodes, tubeId, tubeName } from './tubes';
+import { tubeBinder, tubeCodes, tubeName } from '@/core/cabinet/tube-names';
+import { recentMediums, recentTubes, tubeId } from './tubes';
 
 const white = { own: asTube(starterCabinet().paints[0]!) };
 

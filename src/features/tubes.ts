@@ -1,23 +1,6 @@
-import { BINDERS } from '@/data/binders';
-import { colourIndexOf, pigmentRow, shortPigmentName } from '@/core/cabinet';
-import type { OwnTube } from '@/core/film';
+import type { Tube } from '@/core/cabinet/tube-names';
 import type { Painting } from '@/core/painting';
 import type { TubePart } from '@/core/film';
-
-/** A tube of the table, or one of the painter's own, whatever its parts. */
-export type Tube = { own: OwnTube } | { pigment: string; binder: keyof typeof BINDERS };
-
-export const tubeName = (tube: Tube): string =>
-  'own' in tube ? tube.own.name : shortPigmentName(tube.pigment);
-
-export const tubeCodes = (tube: Tube): string =>
-  'own' in tube ? colourIndexOf(tube.own) : (pigmentRow(tube.pigment)?.ci ?? '');
-
-export const tubeBinder = (tube: Tube): string =>
-  BINDERS['own' in tube ? tube.own.binder : tube.binder].name;
-
-export const tubePigments = (tube: Tube): { pigment: string; parts: number }[] =>
-  'own' in tube ? tube.own.pigments : [{ pigment: tube.pigment, parts: 1 }];
 
 export const tubeId = (tube: Tube): string =>
   'own' in tube ? `own:${tube.own.id}` : `${tube.pigment}|${tube.binder}`;

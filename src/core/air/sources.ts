@@ -1,7 +1,7 @@
 import { AIR_OF_ROOM, VAPOUR_OF, VAPOURS, type VapourKey } from '@/data/air';
 import { FINISH } from '@/data/finish';
 import { MATERIALS } from '@/data/materials';
-import { ingredientFigures, type Recipe } from '../film';
+import { mediumFigures, type Recipe } from '../film';
 import type { Handbook } from '../handbook';
 import { paintNeeded, type Losses } from '../quantity/paint-needed';
 
@@ -35,7 +35,7 @@ export function vapourOfCoat(
   for (const { part, ml } of paintNeeded(handbook, recipe, areaCm2, losses).ingredients) {
     const vapour = VAPOUR_OF[part.ingredient];
     if (!vapour) continue;
-    const volatile = ml * (1 - ingredientFigures(part).solidsVolumeFraction);
+    const volatile = ml * (1 - mediumFigures([part]).solidsVolumeFraction);
     if (volatile > 0) sums.set(vapour, (sums.get(vapour) ?? 0) + volatile);
   }
   return [...sums].map(([vapour, ml]) => ({ kind: 'film', vapour, ml }));

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SHEENS, VARNISH_TESTS } from '@/data/finish-keys';
 import { idSchema } from '../id-schema';
 import {
   FINAL_VARNISHES,
@@ -6,9 +7,7 @@ import {
   LOOKED,
   PACKINGS,
   SCAN_GRID,
-  SHEENS,
   STOPPING_RULES,
-  VARNISH_TESTS,
 } from './vocabulary';
 
 const id = idSchema();

@@ -1,9 +1,9 @@
 import { FINISH, NEEDED_TESTS } from '@/data/finish';
+import { VARNISH_TESTS, type VarnishTest } from '@/data/finish-keys';
 import { DAY_MS } from '../drying/windows';
 import type { Painting } from '../painting/schema';
 import { NO_FINISHING } from './none';
 import type { MadeTest } from './schema';
-import { VARNISH_TESTS, type VarnishTest } from './vocabulary';
 
 export interface TestState {
   test: VarnishTest;

@@ -1,4 +1,5 @@
 import { FINISH, FINISH_OF_SHEEN } from '@/data/finish';
+import type { Sheen } from '@/data/finish-keys';
 import { MATERIALS } from '@/data/materials';
 import type { Constants } from '@/data/constants';
 import { DAY_MS, finishWindows } from '../drying';
@@ -21,7 +22,7 @@ import { findingsByRule, type ToldFinding } from '../tell/findings';
 import { capital } from '../looking/tell';
 import type { VarnishPlan } from './schema';
 import { testsState, type TestsState } from './tests';
-import type { FinalVarnish, Sheen } from './vocabulary';
+import type { FinalVarnish } from './vocabulary';
 
 /** One place of the picture: which film is waited for, and from when each varnish may go on, at nine chances in ten. */
 export interface PlaceWait {

@@ -17,10 +17,6 @@ export type Looked = (typeof LOOKED)[number];
 export const STOPPING_RULES = ['two-looks', 'only-change', 'hours-spent'] as const;
 export type StoppingRule = (typeof STOPPING_RULES)[number];
 
-/** The tests that decide whether a final varnish may go on. */
-export const VARNISH_TESTS = ['twist', 'nail', 'swab', 'cut', 'tissue'] as const;
-export type VarnishTest = (typeof VARNISH_TESTS)[number];
-
 /** Varnishes that a picture is finished with. */
 export const FINAL_VARNISHES = [
   'resin-varnish',
@@ -28,9 +24,6 @@ export const FINAL_VARNISHES = [
   'waterborne-varnish',
 ] as const;
 export type FinalVarnish = (typeof FINAL_VARNISHES)[number];
-
-export const SHEENS = ['gloss', 'satin', 'matt'] as const;
-export type Sheen = (typeof SHEENS)[number];
 
 /** How a picture leaves the studio. */
 export const PACKINGS = ['wrapped', 'face-free', 'carried'] as const;

@@ -1,9 +1,12 @@
 import type { z } from 'zod';
 import { CoreError } from '../errors';
 import type { Photo } from '../looking/photo';
+import type { Fonts } from '../record/pdf';
+import { airVerb } from './air';
 import { climateVerb } from './climate';
 import { colourVerb } from './colour';
 import { compatibilityVerb } from './compatibility';
+import { costsVerb } from './costs';
 import { dryVerb } from './dry';
 import { filmVerb } from './film';
 import { glazeVerb } from './glaze';
@@ -13,12 +16,14 @@ import { mayGoOnVerb } from './may-go-on';
 import { mediumVerb } from './medium';
 import { oddsVerb, planVerb } from './plan';
 import { quantityVerb } from './quantity';
+import { recordVerb } from './record';
 import { repairVerb } from './repair';
 import { stringVerb } from './string';
 import { swatchVerb } from './swatch';
 import { todayVerb } from './today';
 import { transferVerb } from './transfer';
 import { unknownKey } from './unknown-keys';
+import { varnishVerb } from './varnish';
 import { verdictsVerb } from './verdicts';
 
 /** A verb of the command line: plain data in, plain data out, both with a schema. */
@@ -37,6 +42,8 @@ export interface Around {
   photo?(path: string): Photo | null;
   /** Where a verb puts a picture that was asked for. */
   picture?(path: string, made: { width: number; height: number; grey: Uint8Array }): void;
+  /** Where a verb puts a page; it is given the faces that are embedded. */
+  file?(path: string, made: (fonts: Fonts) => Promise<Uint8Array>): void;
 }
 
 /** Ties a handler to its schemas, so that nothing unchecked goes in or out. */
@@ -90,6 +97,10 @@ export const VERBS: Record<string, Verb> = Object.fromEntries(
     stringVerb,
     swatchVerb,
     lookVerb,
+    varnishVerb,
+    recordVerb,
+    costsVerb,
+    airVerb,
   ].map((make) => {
     const verb = make(defineVerb);
     return [verb.name, verb];

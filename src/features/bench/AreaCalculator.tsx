@@ -4,7 +4,7 @@ import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { paintNeeded, tubeCover } from '@/core/quantity';
 import { Figure, Figures } from '@/features/Figures';
 import { PaintPicker } from '@/features/PaintPicker';
-import { tubeName, type Tube } from '@/features/tubes';
+import { tubeName, type Tube } from '@/core/cabinet/tube-names';
 import { MM_PER } from '@/features/units';
 import { useStoreSelector } from '@/store/hooks';
 import { parseNumber } from '@/forms';

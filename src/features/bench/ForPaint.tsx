@@ -5,7 +5,7 @@ import type { MediumPart } from '@/core/film';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { mediumFor, type MediumFor } from '@/core/quantity';
 import { PaintPicker } from '@/features/PaintPicker';
-import { tubeName, type Tube } from '@/features/tubes';
+import { tubeName, type Tube } from '@/core/cabinet/tube-names';
 import { parseNumber } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';

@@ -5,7 +5,7 @@ import { BINDERS } from '@/data/binders';
 import { cabinetMediumAddress, cabinetPaintAddress } from '@/features/addresses';
 import { mediumWords } from '@/features/MediumPicker';
 import { TubeSwatch } from '@/features/TubeSwatch';
-import { tubeCodes } from '@/features/tubes';
+import { tubeCodes } from '@/core/cabinet/tube-names';
 import { ListRow } from '@/ui/ListRow';
 import { Text } from '@/ui/Text';
 import { duration } from '@/ui/time/words';

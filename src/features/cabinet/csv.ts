@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { guardedCell, plainCell } from '@/features/keep/csv-cells';
+import { guardedCell, plainCell } from '@/core/formats/csv-cells';
 import {
   COLUMNS,
   MEDIUM_COLUMNS,

@@ -8,7 +8,13 @@ import { TubeSwatch } from '@/features/TubeSwatch';
 import { Colours } from './Colours';
 import { SameMix } from './SameMix';
 import { Hazards } from '@/features/Hazards';
-import { tubeBinder, tubeCodes, tubeName, tubePigments, type Tube } from '@/features/tubes';
+import {
+  tubeBinder,
+  tubeCodes,
+  tubeName,
+  tubePigments,
+  type Tube,
+} from '@/core/cabinet/tube-names';
 import { numberOf, useRowKeys, type NumberBinding } from '@/forms';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';

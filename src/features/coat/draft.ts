@@ -3,7 +3,7 @@ import type { MaterialKey } from '@/data/materials';
 import { mixOfColours } from '@/core/film';
 import type { Coat, CoatRole, Painting } from '@/core/painting';
 import { likeCoat } from '@/core/painting/improvise';
-import type { Tube } from '@/features/tubes';
+import type { Tube } from '@/core/cabinet/tube-names';
 import { ROLE_NAME } from './names';
 import type { Draft, Typed } from '@/forms';
 

@@ -5,7 +5,7 @@ import { changeOf, changeWords, screenColour, valueOfLab, type Lab } from '@/cor
 import type { PassageAnswer } from '@/core/glaze/for-passage';
 import type { Recipe } from '@/core/film';
 import { Hazards } from '@/features/Hazards';
-import { tubeName, tubePigments } from '@/features/tubes';
+import { tubeName, tubePigments } from '@/core/cabinet/tube-names';
 import { Action } from '@/ui/Action';
 import { BeforeAfter } from '@/ui/film/BeforeAfter';
 import { Notice } from '@/ui/Notice';

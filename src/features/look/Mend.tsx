@@ -21,7 +21,7 @@ import {
   useTargetRequest,
 } from '@/features/glaze/useTarget';
 import { Hazards } from '@/features/Hazards';
-import { tubePigments } from '@/features/tubes';
+import { tubePigments } from '@/core/cabinet/tube-names';
 import { useAssessment, useAssessOptions, useStoreSelector, useSwatches } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';

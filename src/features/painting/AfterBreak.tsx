@@ -5,7 +5,7 @@ import { type LaidEvent, type Painting, type PaintingAssessment } from '@/core/p
 import { lossesOf, paintNeeded } from '@/core/quantity';
 import { laidCm2 } from '@/core/session';
 import { standingOf, type Standing } from '@/core/painting/standing';
-import { tubeName } from '@/features/tubes';
+import { tubeName } from '@/core/cabinet/tube-names';
 import { useSessions } from '@/features/session/useSession';
 import { Action } from '@/ui/Action';
 import { StateTag } from '@/ui/film/StateSwatch';

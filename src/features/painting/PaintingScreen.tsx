@@ -4,7 +4,7 @@ import { aboutAddress, lookAddress, passageAddress } from '@/features/addresses'
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import type { PaintingAssessment } from '@/core/painting';
-import { groundName, SUPPORT_NAME } from '@/features/film-view';
+import { groundName, SUPPORT_NAME } from '@/core/painting/names';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { sizeWords } from '@/features/units';
 import { METHODS } from '@/data/methods';

@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { GROUND_WHITES, OLD_SURFACES, SUPPORT_KINDS } from '@/core/painting';
 import { groundNotes } from '@/core/painting/notes';
-import { SUPPORT_NAME } from '@/features/film-view';
+import { SUPPORT_NAME } from '@/core/painting/names';
 import { Choice } from '@/ui/Choice';
 import { DateField } from '@/ui/DateField';
 import { Field } from '@/ui/Field';

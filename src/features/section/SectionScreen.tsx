@@ -1,7 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, StyleSheet, View } from 'react-native';
-import { coreSteps, groundDrawing, groundName, SUPPORT_NAME } from '@/features/film-view';
+import { groundName, SUPPORT_NAME } from '@/core/painting/names';
+import { coreSteps, groundDrawing } from '@/features/film-view';
 import { stackSteps } from '@/features/stack-steps';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { sizeWords } from '@/features/units';

@@ -5,7 +5,7 @@ import { recipeSchema, tubePartSchema } from '@/core/film/recipe';
 import { heapOf, knownMixes, putOut, type PaletteMix, type Session } from '@/core/session';
 import { Hazards } from '@/features/Hazards';
 import { PaintPicker } from '@/features/PaintPicker';
-import { tubeName, tubePigments, type Tube } from '@/features/tubes';
+import { tubeName, tubePigments, type Tube } from '@/core/cabinet/tube-names';
 import { useForm, useRowKeys } from '@/forms';
 import { changeSession } from '@/store/actions';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';

@@ -3,7 +3,7 @@ import { screenColour } from '@/core/optics';
 import { BenchTabs } from '@/features/bench/BenchTabs';
 import { MixFields } from '@/features/coat/MixFields';
 import { StudioLink } from '@/features/frame/StudioLink';
-import { tubeName } from '@/features/tubes';
+import { tubeName } from '@/core/cabinet/tube-names';
 import { Choice } from '@/ui/Choice';
 import { TrueColour } from '@/ui/film/TrueColour';
 import { Notice } from '@/ui/Notice';
