@@ -73,5 +73,20 @@ export async function writeFonts(dist) {
       fallbackFace(font),
     );
   }
+  await writePageFonts(folder);
   return rules.join('\n');
+}
+
+/** The faces of saved pages: TrueType, which is what a PDF embeds; fetched when a page is first made. */
+const PAGE_FONTS = {
+  'pages-text.ttf': '400Regular/SourceSans3_400Regular.ttf',
+  'pages-strong.ttf': '600SemiBold/SourceSans3_600SemiBold.ttf',
+};
+
+async function writePageFonts(folder) {
+  for (const [name, file] of Object.entries(PAGE_FONTS)) {
+    const ttf = readFileSync(require.resolve(`@expo-google-fonts/source-sans-3/${file}`));
+    const cut = await subsetFont(ttf, LETTERS, { targetFormat: 'truetype', noHinting: true });
+    writeFileSync(path.join(folder, name), cut);
+  }
 }

@@ -17,3 +17,6 @@ export const sessionAddress = (id: string) => `/log/${part(id)}` as const;
 /** The glaze bench, over a passage, with the mix of one of its coats. */
 export const glazeAddress = (id: string, passageId: string, coatId?: string) =>
   `/bench/glaze?painting=${part(id)}&passage=${part(passageId)}${coatId ? `&coat=${part(coatId)}` : ''}` as const;
+export const finishAddress = (id: string) => `/paintings/${part(id)}/finish` as const;
+export const papersAddress = (id: string) => `/paintings/${part(id)}/papers` as const;
+export const costsAddress = (id: string) => `/paintings/${part(id)}/costs` as const;

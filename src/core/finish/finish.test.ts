@@ -1,6 +1,6 @@
 import { constantAir, REFERENCE_CLIMATE } from '../drying';
 import { FINISH } from '@/data/finish';
-import { VARNISH_TESTS } from '@/data/finish-keys';
+import type { VARNISH_TESTS } from '@/data/finish-keys';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { NO_SWATCHES } from '../optics/composition';
 import { assessPainting } from '../painting';

@@ -23,6 +23,7 @@ export interface SortedBother {
 }
 
 const USUAL_WEIGHT = 2;
+/** How much it bothers, 1 to 3; 2 where nobody said. */
 export const weightOf = ({ weight }: Pick<Bother, 'weight'>): number => weight ?? USUAL_WEIGHT;
 
 /**

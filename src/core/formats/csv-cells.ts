@@ -6,9 +6,12 @@
 const FORMULA = /^'*[=+\-@\t\r]/;
 const GUARDED = /^'+[=+\-@\t\r]/;
 
+/** A cell as it is written: what a spreadsheet would run gets an apostrophe before it. */
 export const guardedCell = (text: string): string => (FORMULA.test(text) ? `'${text}` : text);
+/** The cell as it was before it was guarded. */
 export const plainCell = (text: string): string => (GUARDED.test(text) ? text.slice(1) : text);
 
+/** A row with all its texts guarded. */
 export const guardedRow = <T extends Record<string, unknown>>(row: T): T =>
   Object.fromEntries(
     Object.entries(row).map(([key, cell]) => [

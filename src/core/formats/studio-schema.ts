@@ -33,6 +33,8 @@ export const studioSchema = z.object({
   /** Currency, and what an hour and a gallery are reckoned at; absent until it is said. */
   money: moneySchema.optional(),
   room: roomSchema.optional(),
+  /** Who paints here, as it stands on labels and records. */
+  painter: z.string().trim().max(120, { error: 'At most 120 letters.' }).optional(),
   /** Order of the paintings on the wall; paintings that it does not name come last. */
   paintingOrder: z.array(z.string()),
 });

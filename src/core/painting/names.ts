@@ -10,6 +10,7 @@ export const SUPPORT_NAME: Record<Support['kind'], string> = {
   'metal-panel': 'metal panel',
 };
 
+/** A ground in words: "acrylic gesso, 4 coats". */
 export function groundName(ground: Ground): string {
   switch (ground.kind) {
     case 'acrylic-gesso':

@@ -225,7 +225,7 @@ export const botherSchema = z.object({
   kind: z.enum(BOTHER_KINDS).optional(),
   weight: z.literal(BOTHER_WEIGHTS).optional(),
   quarter: z.enum(QUARTERS).optional(),
-  /** On a photo of it: share of the picture's width and height from its upper left. */
+  /** On a photo of it: share of the photo's width and height from its upper left. */
   place: z
     .object({ pictureId: id, x: z.number().min(0).max(1), y: z.number().min(0).max(1) })
     .optional(),

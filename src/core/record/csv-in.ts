@@ -5,7 +5,7 @@ import { SESSION_SCHEMA_VERSION } from '../editions';
 import { changed, type Making } from '../painting/making';
 import { coatSchema, touchedEventSchema, type Painting } from '../painting/schema';
 import { sessionSchema, type Session } from '../session/schema';
-import { COAT_COLUMNS, LOG_COLUMNS, SEVERAL, TEST_COLUMNS } from './csv';
+import { SEVERAL } from './csv';
 
 type Row = Record<string, string>;
 
@@ -16,8 +16,7 @@ export interface FromTable {
   bad: { line: number; problem: string }[];
 }
 
-const KINDS = { tests: TEST_COLUMNS, coats: COAT_COLUMNS, log: LOG_COLUMNS } as const;
-type TableKind = keyof typeof KINDS;
+type TableKind = 'tests' | 'coats' | 'log';
 
 const OWN: Record<TableKind, readonly string[]> = {
   tests: ['painting_id', 'passage_id', 'finding'],

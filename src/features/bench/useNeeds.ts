@@ -8,7 +8,7 @@ import {
   type Losses,
   type ShoppingList,
 } from '@/core/quantity';
-import { useStoreSelector } from '@/store/hooks';
+import { usePaintsNow } from '@/features/usePaintsNow';
 
 /** The next coat of every passage, or everything still to be laid. */
 export type Scope = 'next' | 'all';
@@ -21,7 +21,7 @@ export function useNeeds(
   scope: Scope,
   losses: Losses | null,
 ): { needs: CoatNeed[]; list: ShoppingList } {
-  const paints = useStoreSelector((state) => state.cabinet.paints);
+  const paints = usePaintsNow();
   const canvasFactor = losses?.canvasFactor ?? 0;
   const wasteFactor = losses?.wasteFactor ?? 0;
   return useMemo(() => {

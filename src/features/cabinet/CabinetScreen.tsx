@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import type { CabinetMedium, CabinetPaint } from '@/core/cabinet';
 import { cabinetMediumAddress, cabinetPaintAddress } from '@/features/addresses';
+import { usePaintsNow } from '@/features/usePaintsNow';
 import { useStoreSelector } from '@/store/hooks';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
@@ -50,7 +51,7 @@ function List({ chosen }: { chosen: Chosen }) {
   const [search, setSearch] = useState('');
   const [order, setOrder] = useState<Order>('name');
   const [archived, setArchived] = useState(false);
-  const paints = foundPaints(cabinet.paints, search, order, archived);
+  const paints = foundPaints(usePaintsNow(), search, order, archived);
   const mediums = foundMediums(cabinet.mediums, search, archived);
   const none = (kind === 'paint' ? paints : mediums).length === 0;
   return (

@@ -22,6 +22,7 @@ import { colour, space, TARGET } from '@/ui/tokens';
 import { paintFigures } from './cabinet-list';
 import { CorrectionFields, StockFields } from './StockFields';
 import { nameOf, newPaint, paintFormSchema } from './paint-draft';
+import { nowIso } from '@/store/clock';
 import { useEntryEdit, type EntryEdit } from './useEntryEdit';
 
 export type PaintEdit = EntryEdit<CabinetPaint>;
@@ -34,7 +35,9 @@ export function usePaintEdit(paint: CabinetPaint | null, onDone: () => void): Pa
     schema: paintFormSchema,
     entry: paint,
     fresh,
-    put: putPaint,
+    // What is said to be left is seen now: coats laid from now on run it down.
+    put: (cabinet, kept) =>
+      putPaint(cabinet, paint?.left === kept.left ? kept : { ...kept, leftAt: nowIso() }),
     onDone,
   });
 }

@@ -3,7 +3,9 @@ import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
+import { dayMonthYear } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
+import { usePaintsNow } from '@/features/usePaintsNow';
 import type { PaintEdit } from './PaintEditor';
 
 const TUBE_SIZES = ['12', '20', '37', '40', '60', '120', '150', '200', '225'] as const;
@@ -11,6 +13,8 @@ const TUBE_SIZES = ['12', '20', '37', '40', '60', '120', '150', '200', '225'] as
 /** Size of the tube, what is left of it, what it cost. */
 export function StockFields({ edit: { form } }: { edit: PaintEdit }) {
   const tube = form.number('tubeMl', 'millilitres');
+  const { id, leftAt, tubeMl } = form.draft;
+  const now = usePaintsNow().find((p) => p.id === id);
   return (
     <View style={{ gap: space.s }}>
       <Heading>How much there is</Heading>
@@ -38,6 +42,11 @@ export function StockFields({ edit: { form } }: { edit: PaintEdit }) {
           {...form.number('price', 'money', null)}
         />
       </View>
+      {now && typeof leftAt === 'string' && typeof tubeMl === 'number' ? (
+        <Text size="small" tone="ink2">
+          {`Said ${dayMonthYear(Date.parse(leftAt))}. With the coats laid since then about ${Math.round(now.left * tubeMl)} ml are left.`}
+        </Text>
+      ) : null}
     </View>
   );
 }

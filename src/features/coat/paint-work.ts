@@ -1,6 +1,6 @@
 /**
  * What works with mixes, as one piece: what several pieces share would come with the first page, so the coat editor, the
- * glaze, the strings, the swatches of a tube and looking, which ends in a coat, are one.
+ * glaze, the strings, the swatches of a tube, looking and finishing, which end in a coat, are one.
  */
 export { GlazeScreen } from '@/features/glaze/GlazeScreen';
 export { StringsScreen } from '@/features/strings/StringsScreen';

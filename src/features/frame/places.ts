@@ -53,6 +53,6 @@ export const RAIL_PLACES: Place[] = [
   PLAN,
   BENCH,
   place('Cabinet', '/cabinet', paletteOutlineIcon),
-  place('Studio', '/studio', dotsGridIcon, ['/climate', '/learned']),
+  place('Studio', '/studio', dotsGridIcon, ['/climate', '/learned', '/money', '/air']),
   place('Settings', '/settings', cogOutlineIcon),
 ];

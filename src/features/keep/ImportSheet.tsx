@@ -11,6 +11,9 @@ import { space } from '@/ui/tokens';
 import { meetingLines } from './meeting-words';
 import type { ImportFlow } from './useImport';
 
+/** So many rows of a table that cannot be read are named. */
+const LEFT_OUT_NAMED = 8;
+
 /** What a file would do, before it does anything; and what is asked where both sides changed one thing. */
 export function ImportSheet({ flow, met }: { flow: ImportFlow; met: Met[] }) {
   const [parted, setParted] = useState<Preference>('here');
@@ -26,6 +29,11 @@ export function ImportSheet({ flow, met }: { flow: ImportFlow; met: Met[] }) {
         {lines.length === 0 ? <Text>Nothing that is not here already.</Text> : null}
         {lines.map((line) => (
           <Text key={line}>{line}</Text>
+        ))}
+        {(flow.asking?.leftOut ?? []).slice(0, LEFT_OUT_NAMED).map((line) => (
+          <Text key={line} size="small" tone="brick">
+            {line}
+          </Text>
         ))}
         {asks ? (
           <Choice

@@ -17,7 +17,7 @@ export function saveBlob(name: string, blob: Blob): void {
   setTimeout(() => URL.revokeObjectURL(url), KEPT_MS);
 }
 
-const slug = (title: string): string =>
+export const slug = (title: string): string =>
   title
     .normalize('NFKD')
     .replace(/[^\w\s-]/g, '')

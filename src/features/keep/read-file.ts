@@ -2,7 +2,10 @@ import { photoIdsOf } from '@/core/looking/edit';
 import { readArchive } from '@/core/formats/archive';
 import { CoreError } from '@/core/errors';
 import { base64Of, dropPhoto, keepPhoto, photosHere } from '@/store/photos';
+import type { Painting } from '@/core/painting';
+import type { Session } from '@/core/session';
 import { readStudio } from '@/workers/files-client';
+import { readRecord, type ReadRecord } from '@/workers/papers-client';
 import { chunksOf, type StudioFile } from '@/workers/studio-file';
 
 /** A file that was chosen, and what it says. */
@@ -15,6 +18,22 @@ export const readStudioFile = async (blob: Blob): Promise<ChosenFile> => ({
   blob,
   ...(await readStudio(blob)),
 });
+
+/** How files of a studio begin: JSON, or a zip. What begins otherwise is a page, a drawing or a table of ours. */
+const STUDIO_HEADS = ['{', '[', 'PK'];
+
+/** The same of anything that this app saves; rows of a table that cannot be read are named. */
+export async function readAnyFile(
+  blob: Blob,
+  here: { paintings: Painting[]; sessions: Session[] },
+  now: string,
+): Promise<{ chosen: ChosenFile; bad: ReadRecord['bad'] }> {
+  const head = (await blob.slice(0, 16).text()).replace(/^\uFEFF/, '').trimStart();
+  if (head === '' || STUDIO_HEADS.some((start) => head.startsWith(start)))
+    return { chosen: await readStudioFile(blob), bad: [] };
+  const { json, bad } = await readRecord(blob, here, now);
+  return { chosen: await readStudioFile(new Blob([json])), bad };
+}
 
 /**
  * Keeps the pictures that a file brings, before the log that names them. Those that are here stay as they are.

@@ -11,18 +11,21 @@ import { asideFound } from '@/store/saving';
 import { browserStorage } from '@/store/storage';
 import type { Store } from '@/store/store';
 import { chooseBlob } from './files';
-import { keepPictures, readStudioFile, type ChosenFile } from './read-file';
+import { keepPictures, readAnyFile, type ChosenFile } from './read-file';
 
 export interface ImportFlow {
   choose: () => Promise<void>;
   refusal: string | null;
   done: string | null;
-  asking: { chosen: ChosenFile; met: Met[] } | null;
+  asking: { chosen: ChosenFile; met: Met[]; leftOut: string[] } | null;
   /** How many pictures are kept so far, while it takes them in. */
   pictures: number | null;
   take: (choices: Choices) => Promise<void>;
   cancel: () => void;
 }
+
+const here = <T>(entities: Record<string, T | undefined>): T[] =>
+  Object.values(entities).flatMap((x) => (x ? [x] : []));
 
 const TOLD_EVERY_MS = 250;
 
@@ -51,11 +54,20 @@ export function useImport(): ImportFlow {
     setRefusal(null);
     setDone(null);
     try {
-      const blob = await chooseBlob('.json,.zip,application/json,application/zip');
+      const blob = await chooseBlob('.json,.zip,.pdf,.svg,.csv');
       if (!blob) return;
-      const chosen = await readStudioFile(blob);
+      const { paintings, sessions } = store.getState();
+      const { chosen, bad } = await readAnyFile(
+        blob,
+        { paintings: here(paintings.entities), sessions: here(sessions.entities) },
+        nowIso(),
+      );
       const exchange = await readExchange(browserStorage());
-      setAsking({ chosen, met: await meetFile(store.getState(), chosen.file, exchange) });
+      setAsking({
+        chosen,
+        met: await meetFile(store.getState(), chosen.file, exchange),
+        leftOut: bad.map(({ line, problem }) => `Line ${line} is left out: ${problem}`),
+      });
     } catch (error) {
       setRefusal(said(error));
     }

@@ -77,6 +77,13 @@ const paintWork = () => import('@/features/coat/paint-work');
 export const CoatScreen = onDemand(async () => (await paintWork()).CoatScreen);
 export const GlazeScreen = onDemand(async () => (await paintWork()).GlazeScreen);
 export const LookScreen = onDemand(async () => (await paintWork()).LookScreen);
+/** What is done with a picture that is nearly there, in one piece. */
+const lastTenth = () => import('@/features/finish/last-tenth');
+export const FinishScreen = onDemand(async () => (await lastTenth()).FinishScreen);
+export const PapersScreen = onDemand(async () => (await lastTenth()).PapersScreen);
+export const CostsScreen = onDemand(async () => (await lastTenth()).CostsScreen);
+export const YearScreen = onDemand(async () => (await lastTenth()).YearScreen);
+export const AirScreen = onDemand(async () => (await lastTenth()).AirScreen);
 export const GridScreen = onDemand(
   async () => (await import('@/features/bench/GridScreen')).GridScreen,
 );
@@ -123,6 +130,10 @@ export const WorthATouch = onDemand(
 export const Finished = onDemand<object>(
   async () => (await todayAtRest()).Finished,
   'What waits for varnish',
+);
+export const LookAgain = onDemand<object>(
+  async () => (await todayAtRest()).LookAgain,
+  'What is to be looked at again',
 );
 export const ExportReminder = onDemand(
   async () => (await todayAtRest()).ExportReminder,

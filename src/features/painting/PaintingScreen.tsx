@@ -1,6 +1,13 @@
 import { tuneVariantIcon } from '@/ui/desk-icons';
 import { useRouter } from 'expo-router';
-import { aboutAddress, lookAddress, passageAddress } from '@/features/addresses';
+import {
+  aboutAddress,
+  costsAddress,
+  finishAddress,
+  lookAddress,
+  papersAddress,
+  passageAddress,
+} from '@/features/addresses';
 import { useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import type { PaintingAssessment } from '@/core/painting';
@@ -34,6 +41,7 @@ export function PaintingScreen({ id }: { id: string }) {
     <>
       <AfterBreak assessment={assessment} nowMs={now} />
       <Summary assessment={assessment} />
+      <Onward id={assessment.painting.id} />
       <RuleOverview assessment={assessment} />
       {wide ? null : <ValueMap assessment={assessment} />}
       <SchoolChoice painting={assessment.painting} />
@@ -92,6 +100,25 @@ function Head({ assessment: { painting } }: { assessment: PaintingAssessment }) 
       >
         <Icon path={tuneVariantIcon} />
       </GoTo>
+    </View>
+  );
+}
+
+/** From nearly there to the wall and the file. */
+function Onward({ id }: { id: string }) {
+  const router = useRouter();
+  const places = [
+    { name: 'Finish', href: finishAddress(id) },
+    { name: 'The record', href: papersAddress(id) },
+    { name: 'Time and money', href: costsAddress(id) },
+  ] as const;
+  return (
+    <View style={styles.onward}>
+      {places.map(({ name, href }) => (
+        <GoTo key={name} href={href} onGo={() => router.push(href)} style={styles.look}>
+          <Text strong>{name}</Text>
+        </GoTo>
+      ))}
     </View>
   );
 }
@@ -165,6 +192,7 @@ const styles = StyleSheet.create({
   look: { minHeight: TARGET, paddingHorizontal: space.m, justifyContent: 'center' },
   about: { width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center' },
   pad: { paddingHorizontal: space.xl },
+  onward: { flexDirection: 'row', flexWrap: 'wrap', marginHorizontal: -space.m },
   summary: {
     paddingVertical: space.l,
     borderTopWidth: 1,

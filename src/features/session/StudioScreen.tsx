@@ -16,6 +16,12 @@ const PLACES = [
     name: 'What it has learned',
     says: 'from touch tests, and the tests themselves',
   },
+  {
+    href: '/money',
+    name: 'Money, brushes, shopping',
+    says: 'by year, what an hour brings, what runs out',
+  },
+  { href: '/air', name: 'Air of the room', says: 'what solvents leave in it' },
   { href: '/cabinet', name: 'Cabinet', says: 'paints and mediums' },
   { href: '/settings', name: 'Settings', says: 'units, files, safety' },
 ] as const;

@@ -5,6 +5,7 @@ import {
   DaylightBand,
   ExportReminder,
   Finished,
+  LookAgain,
   HoursAtHand,
   useReadable,
   WorthATouch,
@@ -119,6 +120,7 @@ function Today() {
         ListFooterComponent={
           <View style={[styles.content, wide && styles.wide]}>
             <WorthATouch rows={view.rows} nowMs={view.nowMs} />
+            <LookAgain />
             <Finished />
             <ExportReminder />
           </View>

@@ -1,0 +1,5 @@
+import { AirScreen } from '@/features/lazy';
+
+export default function AirRoute() {
+  return <AirScreen />;
+}

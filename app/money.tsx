@@ -1,0 +1,5 @@
+import { YearScreen } from '@/features/lazy';
+
+export default function MoneyRoute() {
+  return <YearScreen />;
+}

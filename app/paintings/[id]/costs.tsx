@@ -1,0 +1,6 @@
+import { CostsScreen } from '@/features/lazy';
+import { useParam } from '@/features/params';
+
+export default function CostsRoute() {
+  return <CostsScreen id={useParam('id') ?? ''} />;
+}
