@@ -24,6 +24,14 @@ async function inStudio(page, name) {
   await page.waitForTimeout(1500);
 }
 
+/** What is done with a picture that is nearly there. */
+async function onQuinces(page, name) {
+  await page.getByRole('link', { name: 'Paintings' }).click();
+  await page.getByRole('link', { name: 'Quinces on Slate' }).click();
+  await page.getByRole('link', { name, exact: true }).click();
+  await page.waitForTimeout(1500);
+}
+
 const VIEWS = [
   { name: 'today', sizes: ['phone', 'wide'], go: async () => {} },
   {
@@ -35,23 +43,6 @@ const VIEWS = [
     },
   },
   { name: 'section', sizes: ['phone', 'wide'], go: quinces },
-  {
-    name: 'laying',
-    sizes: ['phone'],
-    go: async (page) => {
-      await quinces(page);
-      await page.getByRole('button', { name: 'Lay it' }).click();
-    },
-  },
-  {
-    name: 'coat',
-    sizes: ['phone'],
-    go: async (page) => {
-      await quinces(page);
-      await page.getByRole('button', { name: 'Edit the coat' }).click();
-      await page.getByText('Medium, in parts').scrollIntoViewIfNeeded();
-    },
-  },
   {
     name: 'look',
     sizes: ['phone', 'wide'],
@@ -67,6 +58,17 @@ const VIEWS = [
     },
   },
   {
+    name: 'finish',
+    sizes: ['phone'],
+    go: async (page) => {
+      await onQuinces(page, 'Finish');
+      await page.getByRole('radio', { name: 'when to stop' }).click();
+    },
+  },
+  { name: 'record', sizes: ['phone'], go: (page) => onQuinces(page, 'The record') },
+  { name: 'costs', sizes: ['phone'], go: (page) => onQuinces(page, 'Time and money') },
+  { name: 'air', sizes: ['phone'], go: (page) => inStudio(page, 'Air of the room') },
+  {
     name: 'cabinet',
     sizes: ['phone'],
     go: (page) => inStudio(page, 'Cabinet'),
@@ -78,7 +80,7 @@ const VIEWS = [
   },
   {
     name: 'glaze',
-    sizes: ['phone', 'wide'],
+    sizes: ['phone'],
     go: async (page) => {
       await page.getByRole('link', { name: 'Bench' }).click();
       await page.getByRole('link', { name: 'Glaze', exact: true }).click();
@@ -88,14 +90,6 @@ const VIEWS = [
         .getByRole('radio', { name: 'wall' })
         .click();
       await page.getByRole('slider').press('PageDown');
-    },
-  },
-  {
-    name: 'strings',
-    sizes: ['phone'],
-    go: async (page) => {
-      await page.getByRole('link', { name: 'Bench' }).click();
-      await page.getByRole('link', { name: 'Strings', exact: true }).click();
     },
   },
   {

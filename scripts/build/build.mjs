@@ -3,7 +3,7 @@ import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync 
 import path from 'node:path';
 import { brotliCompressSync, constants, gzipSync } from 'node:zlib';
 import { ROOT, run } from '../setup.mjs';
-import { writeFonts } from './fonts.mjs';
+import { writeFonts, writePageFonts } from './fonts.mjs';
 import { writeNotices } from './notices.mjs';
 import { writeServiceWorker } from './offline.mjs';
 
@@ -81,6 +81,7 @@ const exported = run('npx', ['expo', 'export', '-p', 'web'], {
 });
 if (!exported) process.exit(1);
 finishPage(await writeFonts(DIST));
+await writePageFonts(DIST);
 writeNotices(DIST);
 const { count, size } = await writeServiceWorker(DIST);
 console.log(

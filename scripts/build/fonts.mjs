@@ -73,7 +73,6 @@ export async function writeFonts(dist) {
       fallbackFace(font),
     );
   }
-  await writePageFonts(folder);
   return rules.join('\n');
 }
 
@@ -83,7 +82,9 @@ const PAGE_FONTS = {
   'pages-strong.ttf': '600SemiBold/SourceSans3_600SemiBold.ttf',
 };
 
-async function writePageFonts(folder) {
+/** Write them into `<dist>/fonts`. No visit loads them: whoever saves a page does. */
+export async function writePageFonts(dist) {
+  const folder = path.join(dist, 'fonts');
   for (const [name, file] of Object.entries(PAGE_FONTS)) {
     const ttf = readFileSync(require.resolve(`@expo-google-fonts/source-sans-3/${file}`));
     const cut = await subsetFont(ttf, LETTERS, { targetFormat: 'truetype', noHinting: true });

@@ -31,7 +31,8 @@ import {
 import { curveOf } from './curve';
 import { frameFit, reliefMm } from './frame';
 import { journeyOutlook } from './journey';
-import { mendingCoat, sortedBothers, takesACoatMs, usualFate } from './sorted';
+import { mendingCoat, takesACoatMs } from './mending';
+import { sortedBothers, usualFate } from './sorted';
 import { standingOf } from './stopping';
 import { testsState } from './tests';
 import { varnishCoat, varnishDays, varnishLooks, varnishMl, varnishOutlook } from './varnish-plan';

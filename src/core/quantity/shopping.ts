@@ -3,6 +3,7 @@ import { asTube } from '../cabinet/paints';
 import type { Handbook } from '../handbook';
 import { tubePaint, type MediumPart, type TubePart } from '../film';
 import { CLOTH, unlaidPassages, type Coat, type Painting } from '../painting';
+import { minorOf, partOf, USUAL_DIGITS } from '../costs/money';
 import { toLayCm2 } from '../session/pace';
 import { paintNeeded, type Losses, type PaintNeeded } from './paint-needed';
 
@@ -49,15 +50,15 @@ export interface ShoppingLine {
   /** Whole tubes to buy, of the size in the cabinet, else 37 ml. */
   tubesToBuy: number;
   tubeMl: number;
-  /** Price of the paint used up; null where no price is known. */
-  cost: number | null;
+  /** Price of the paint used up, in the smallest coin; null where no price is known. */
+  costMinor: number | null;
 }
 
 export interface ShoppingList {
   lines: ShoppingLine[];
   ingredients: { part: MediumPart; ml: number; g: number }[];
   /** Of all lines with a price. */
-  cost: number;
+  costMinor: number;
   /** Some paint has no price: the cost is a part of the whole. */
   costIncomplete: boolean;
 }
@@ -79,11 +80,15 @@ export function stockOf(paints: readonly CabinetPaint[], part: TubePart): Cabine
   );
 }
 
-/** Everything some coats take, by paint and by ingredient, against what the cabinet has. */
+/**
+ * Everything some coats take, by paint and by ingredient, against what the cabinet has.
+ * @param digits decimal places of the currency
+ */
 export function shoppingList(
   handbook: Handbook,
   needs: CoatNeed[],
   paints: CabinetPaint[],
+  digits = USUAL_DIGITS,
 ): ShoppingList {
   const tubes = new Map<
     string,
@@ -118,13 +123,16 @@ export function shoppingList(
       missingMl,
       tubesToBuy: Math.ceil(missingMl / tubeMl - 1e-9),
       tubeMl,
-      cost: paint === null || paint.price === null ? null : (ml / paint.tubeMl) * paint.price,
+      costMinor:
+        paint === null || paint.price === null
+          ? null
+          : partOf(minorOf(paint.price, digits), ml / paint.tubeMl),
     };
   });
   return {
     lines: lines.sort((a, b) => b.missingMl - a.missingMl || b.ml - a.ml),
     ingredients: [...ingredients.values()].sort((a, b) => b.ml - a.ml),
-    cost: lines.reduce((s, l) => s + (l.cost ?? 0), 0),
-    costIncomplete: lines.some((l) => l.cost === null),
+    costMinor: lines.reduce((s, l) => s + (l.costMinor ?? 0), 0),
+    costIncomplete: lines.some((l) => l.costMinor === null),
   };
 }

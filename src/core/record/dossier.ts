@@ -215,12 +215,7 @@ export function recordBlocks(assessment: PaintingAssessment, options: RecordOpti
   const removed = removalLines(painting, day);
   const sections = passages.flatMap(({ passage }): Block[] => {
     const drawing = sectionDrawing(assessment, passage.id, options.swatches);
-    return drawing
-      ? [
-          { kind: 'text', text: passage.name },
-          { kind: 'drawing', drawing },
-        ]
-      : [];
+    return drawing ? [{ kind: 'drawing', drawing }] : [];
   });
   const laid = laidEvents(painting).length > 0;
   return [

@@ -245,7 +245,9 @@ async function begun({
   doc.setCreationDate(new Date(nowMs));
   doc.setModificationDate(new Date(nowMs));
   const face = async (bytes: Uint8Array): Promise<Face> => {
-    const font = await doc.embedFont(bytes, { subset: true });
+    // Whole: the subsetter of the package drops the shapes of letters and leaves their widths.
+    // Without ligatures, whose widths are not those of their letters.
+    const font = await doc.embedFont(bytes, { features: { liga: false } });
     return { font, widthOf: measurer(font) };
   };
   return { doc, text: await face(fonts.text), strong: await face(fonts.strong) };
@@ -324,8 +326,9 @@ export async function labelPdf(
         page.drawRectangle({
           x: x0 + x * cell,
           y: y0 + side - (y + 1) * cell,
-          width: cell,
-          height: cell,
+          // A little over the edge, or hairs of paper show between them.
+          width: cell * 1.03,
+          height: cell * 1.03,
           color: rgb(0, 0, 0),
         });
     }),

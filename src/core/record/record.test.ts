@@ -127,29 +127,39 @@ describe('the pages', () => {
     expect(readExport(await jsonInPdf(bytes)).paintings[0]).toEqual(painting);
   });
 
-  test('its fonts are embedded, subset, and no other is named', async () => {
+  test('its fonts are embedded, and every letter keeps its shape', async () => {
+    const letters = 'µm é ÖIildne 0123';
     const bytes = await recordPdf({
       title: 'x',
       author: '',
       blocks: [
-        { kind: 'text', text: 'µm Ω é' },
+        { kind: 'text', text: letters },
         { kind: 'heading', text: 'H' },
       ],
       fonts,
       nowMs: 0,
     });
-    const { PDFDocument, PDFDict, PDFName } = await import('pdf-lib');
+    const { PDFDocument, PDFDict, PDFName, PDFRawStream, decodePDFRawStream } =
+      await import('pdf-lib');
+    const { default: fontkit } = await import('@pdf-lib/fontkit');
     const doc = await PDFDocument.load(bytes);
-    const dicts = doc.context
+    const named = doc.context
       .enumerateIndirectObjects()
-      .flatMap(([, o]) => (o instanceof PDFDict ? [o] : []));
-    const named = dicts.filter((d) => d.get(PDFName.of('Type')) === PDFName.of('FontDescriptor'));
+      .flatMap(([, o]) => (o instanceof PDFDict ? [o] : []))
+      .filter((d) => d.get(PDFName.of('Type')) === PDFName.of('FontDescriptor'));
     expect(named).toHaveLength(2);
-    named.forEach((d) =>
-      expect(d.has(PDFName.of('FontFile2')) || d.has(PDFName.of('FontFile3'))).toBe(true),
-    );
-    // A whole face has 380 kB; two cut ones are a few.
-    expect(bytes.length).toBeLessThan(40_000);
+    for (const d of named) {
+      const file = d.lookup(PDFName.of('FontFile2'));
+      if (!(file instanceof PDFRawStream)) throw new Error('A font is not embedded.');
+      const face = fontkit.create(decodePDFRawStream(file).decode()) as unknown as {
+        glyphForCodePoint(code: number): { path: { commands: unknown[] } };
+      };
+      for (const letter of letters.replace(/ /g, ''))
+        expect([
+          letter,
+          face.glyphForCodePoint(letter.codePointAt(0)!).path.commands.length > 3,
+        ]).toEqual([letter, true]);
+    }
   });
 
   test('long words, many rows and a photo that is gone take no page with them', async () => {

@@ -107,6 +107,14 @@ export function sectionDrawing(
     widthMm,
     heightMm,
     shapes: [
+      {
+        kind: 'text',
+        x: 12 + w + 5,
+        y: 3.5,
+        text: passage.passage.name,
+        size: SECTION.text,
+        strong: true,
+      },
       ...groundStrip(look, 12, w, baseY),
       ...placed.map((p) => p.shape),
       ...labels.flatMap(({ at, from, cut }): Shape[] => [

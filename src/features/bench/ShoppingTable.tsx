@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import { StyleSheet, View } from 'react-native';
 import type { ShoppingLine, ShoppingList } from '@/core/quantity';
 import { INGREDIENTS } from '@/data/ingredients';
+import { useMoney, type MoneyWords } from '@/features/costs/money-words';
 import { guardedRow } from '@/core/formats/csv-cells';
 import { saveFile } from '@/features/keep/files';
 import { TubeSwatch } from '@/features/TubeSwatch';
@@ -17,6 +18,7 @@ const tubeOf = (line: ShoppingLine): Tube => (line.paint ? { own: asTube(line.pa
 
 /** Paint by paint: how much, what share of a tube, what the cabinet has, what is missing. */
 export function ShoppingTable({ list, title }: { list: ShoppingList; title: string }) {
+  const money = useMoney();
   const missing = list.lines.filter((l) => l.missingMl > 0);
   return (
     <View style={{ gap: space.m }}>
@@ -24,7 +26,7 @@ export function ShoppingTable({ list, title }: { list: ShoppingList; title: stri
         name="Paint needed"
         columns={COLUMNS}
         rows={[
-          ...list.lines.map(lineRow),
+          ...list.lines.map((line) => lineRow(line, money)),
           ...list.ingredients.map(({ part, ml: amount }) => ({
             key: `${part.ingredient}${part.solidsWtPct ?? ''}`,
             cells: [INGREDIENTS[part.ingredient].name, { words: ml(amount), strong: true }, '', ''],
@@ -43,9 +45,9 @@ export function ShoppingTable({ list, title }: { list: ShoppingList; title: stri
               )
               .join(', ')}.`}
       </Text>
-      {list.cost > 0 ? (
+      {list.costMinor > 0 ? (
         <Text tone="ink2">
-          {`Paint for ${list.cost.toFixed(2)}${list.costIncomplete ? ', not counting paints without a price' : ''}.`}
+          {`Paint for ${money.say(list.costMinor)}${list.costIncomplete ? ', not counting paints without a price' : ''}.`}
         </Text>
       ) : null}
       <Action
@@ -65,7 +67,7 @@ const COLUMNS: Column[] = [
   { head: 'cost', width: FIGURES },
 ];
 
-function lineRow(line: ShoppingLine): TableRow {
+function lineRow(line: ShoppingLine, money: MoneyWords): TableRow {
   const short = line.missingMl > 0;
   return {
     key: line.key,
@@ -77,7 +79,7 @@ function lineRow(line: ShoppingLine): TableRow {
         strong: short,
         tone: short ? 'brick' : 'ink',
       },
-      line.cost === null ? '–' : line.cost.toFixed(2),
+      line.costMinor === null ? '–' : money.say(line.costMinor),
     ],
   };
 }

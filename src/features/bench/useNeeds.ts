@@ -8,12 +8,13 @@ import {
   type Losses,
   type ShoppingList,
 } from '@/core/quantity';
+import { useMoney } from '@/features/costs/money-words';
 import { usePaintsNow } from '@/features/usePaintsNow';
 
 /** The next coat of every passage, or everything still to be laid. */
 export type Scope = 'next' | 'all';
 
-const EMPTY: ShoppingList = { lines: [], ingredients: [], cost: 0, costIncomplete: false };
+const EMPTY: ShoppingList = { lines: [], ingredients: [], costMinor: 0, costIncomplete: false };
 
 /** What a painting takes, and what of it is missing. Null losses: nothing is reckoned. */
 export function useNeeds(
@@ -22,6 +23,7 @@ export function useNeeds(
   losses: Losses | null,
 ): { needs: CoatNeed[]; list: ShoppingList } {
   const paints = usePaintsNow();
+  const { digits } = useMoney();
   const canvasFactor = losses?.canvasFactor ?? 0;
   const wasteFactor = losses?.wasteFactor ?? 0;
   return useMemo(() => {
@@ -35,6 +37,6 @@ export function useNeeds(
       { canvasFactor, wasteFactor },
       (coat, passageId) => scope === 'all' || next.get(passageId) === coat.id,
     );
-    return { needs, list: shoppingList(STUDIO_HANDBOOK, needs, paints) };
-  }, [painting, scope, canvasFactor, wasteFactor, paints]);
+    return { needs, list: shoppingList(STUDIO_HANDBOOK, needs, paints, digits) };
+  }, [painting, scope, canvasFactor, wasteFactor, paints, digits]);
 }

@@ -174,12 +174,13 @@ function RunsOut() {
   const paintings = usePaintings();
   const now = useNow();
   const paints = usePaintsNow();
+  const { digits } = useMoney();
   const list = useMemo(() => {
     const needs = paintings
       .filter((p) => isOnEasel(p, now))
       .flatMap((p) => needsOf(STUDIO_HANDBOOK, p));
-    return shoppingList(STUDIO_HANDBOOK, needs, paints);
-  }, [paintings, now, paints]);
+    return shoppingList(STUDIO_HANDBOOK, needs, paints, digits);
+  }, [paintings, now, paints, digits]);
   return (
     <View style={{ gap: space.s }}>
       <Heading>What runs out</Heading>

@@ -21,15 +21,16 @@ export function moneyWords(currency: string | undefined, locale?: string): Money
       ? { style: 'currency', currency, currencyDisplay: 'narrowSymbol' }
       : { minimumFractionDigits: USUAL_DIGITS, maximumFractionDigits: USUAL_DIGITS },
   );
-  const digits = format.resolvedOptions().maximumFractionDigits ?? USUAL_DIGITS;
+  // Kept in hundredths whatever the currency: another one only changes how amounts are written, never what they are.
+  const digits = USUAL_DIGITS;
   return {
     digits,
-    say: (minor) => format.format(majorOf(minor, digits)),
-    show: (minor) => majorOf(minor, digits).toFixed(digits),
+    say: (minor) => format.format(majorOf(minor)),
+    show: (minor) => (minor % 100 === 0 ? String(majorOf(minor)) : majorOf(minor).toFixed(digits)),
     read(text) {
       const value = parseNumber(text);
       if (Number.isNaN(value)) return { problem: 'Write an amount such as 12.50.' };
-      const read = minorSchema.safeParse(minorOf(value, digits));
+      const read = minorSchema.safeParse(minorOf(value));
       return read.success ? { minor: read.data } : { problem: read.error.issues[0]!.message };
     },
   };

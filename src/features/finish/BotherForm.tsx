@@ -44,7 +44,8 @@ export const QUARTER_WORDS: Record<Quarter, string> = {
 const NOWHERE = 'whole';
 
 const draftSchema = z.object({
-  text: z.string().max(300),
+  /** Longer than is kept: what is too long is told, not lost. */
+  text: z.string().max(5000),
   kind: z.enum(BOTHER_KINDS),
   weight: z.literal(BOTHER_WEIGHTS),
   passageId: z.string(),

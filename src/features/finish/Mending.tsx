@@ -4,11 +4,10 @@ import { useState } from 'react';
 import { StyleSheet, View } from 'react-native';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { changeBother } from '@/core/finish/edit';
+import { mendingCoat, takesACoatMs } from '@/core/finish/mending';
 import {
   FATES,
-  mendingCoat,
   sortedBothers,
-  takesACoatMs,
   weightOf,
   type FateKind,
   type SortedBother,

@@ -1,14 +1,14 @@
 import { useMemo } from 'react';
 import { BRUSH } from '@/core/looking/none';
-import { LOOKING } from '@/data/looking';
 import { nearestHonestM, smallestSeenMm } from '@/core/looking/distance';
-import { lookingOf, putFinestBrush } from '@/core/looking/edit';
+import { putFinestBrush } from '@/core/looking/edit';
 import type { Picture } from '@/core/looking/schema';
 import { tellMarks } from '@/core/looking/tell-eye';
 import type { Painting } from '@/core/painting';
 import { useNumberText } from '@/forms';
 import { changePainting } from '@/store/actions';
 import { useStoreDispatch } from '@/store/hooks';
+import { useFinestBrush } from './useFinestBrush';
 import { Choice } from '@/ui/Choice';
 import { Stepper } from '@/ui/Stepper';
 import { Heading, Text } from '@/ui/Text';
@@ -41,7 +41,7 @@ export function Distance({
 }) {
   const dispatch = useStoreDispatch();
   const map = useMap(painting.support, work, { ...PLAIN, view: 'grey', distanceM: m });
-  const brush = lookingOf(painting).finestBrushMm ?? LOOKING.finestBrushMm;
+  const brush = useFinestBrush(painting);
   const typed = useNumberText(brush, (mm) => {
     if (!(mm >= BRUSH.least && mm <= BRUSH.most))
       return `A brush paints ${BRUSH.least} to ${BRUSH.most} mm wide.`;

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { ScrollView, StyleSheet, View } from 'react-native';
 import { LOOKING } from '@/data/looking';
-import { lookingOf, outlinesOf } from '@/core/looking/edit';
+import { outlinesOf } from '@/core/looking/edit';
 import type { Painting } from '@/core/painting';
 import { paintingAddress } from '@/features/addresses';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
@@ -22,6 +22,7 @@ import { Outlines } from './Outlines';
 import { OnWhich, PictureActions, type Step } from './PictureActions';
 import { Card } from './SetPicture';
 import { Trust } from './Trust';
+import { useFinestBrush } from './useFinestBrush';
 import { useLook } from './useLook';
 import { usePictures } from './usePictures';
 
@@ -61,12 +62,12 @@ function Look({ painting }: { painting: Painting }) {
     [works, work],
   );
   const before = question === 'time' ? earlier : null;
+  const finestBrush = useFinestBrush(painting);
   const { state, pairs } = useLook(painting, work, design, before, {
     edges: question === 'edges',
     viewM: metresOf(viewM),
     distanceM: question === 'distance' ? distanceM : null,
-    brushMm:
-      question === 'distance' ? (lookingOf(painting).finestBrushMm ?? LOOKING.finestBrushMm) : null,
+    brushMm: question === 'distance' ? finestBrush : null,
   });
   const outlined = outlinesOf(painting).length;
   const at: Step =
