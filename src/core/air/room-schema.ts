@@ -18,7 +18,7 @@ export const roomSchema = z
       .max(60, { error: 'At most 60 air changes an hour.' }),
   })
   .refine((room) => room.changesLeast <= room.changesMost, {
-    path: ['changesMost'],
+    path: ['changes'],
     error: 'The most air changes cannot be fewer than the least.',
   });
 export type Room = z.infer<typeof roomSchema>;

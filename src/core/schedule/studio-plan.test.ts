@@ -179,7 +179,9 @@ describe('dates', () => {
     const at = (x: { median: number; sigma: number }) =>
       x.median * Math.exp(1.2815515655 * x.sigma);
     const dry = Math.max(at(touch), at(through));
-    const { dryHardOverTouch } = optionsAt().handbook.constants;
+    const { dryHardOverTouch, recoatOverTouch } = optionsAt().handbook.constants;
+    expect(goalOf('photographed').dose).toBeCloseTo(at(touch), 3);
+    expect(goalOf('hung').dose).toBeCloseTo(Math.min(recoatOverTouch * at(touch), dry), 3);
     expect(goalOf('touch-dry').dose).toBeCloseTo(at(touch), 3);
     expect(goalOf('travel').dose).toBeCloseTo(Math.min(dryHardOverTouch * at(touch), dry), 3);
     expect(goalOf('varnished').dose).toBeCloseTo(Math.max(14, at(through)), 3);

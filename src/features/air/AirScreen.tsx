@@ -17,6 +17,7 @@ import { useNow, useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { settingsChanged } from '@/store/studio';
 import { Choice } from '@/ui/Choice';
 import { Notice } from '@/ui/Notice';
+import { Problem } from '@/ui/Says';
 import { Screen, WIDE } from '@/ui/Screen';
 import { Stepper } from '@/ui/Stepper';
 import { Table } from '@/ui/Table';
@@ -194,6 +195,7 @@ function RoomForm({ room }: { room: Room }) {
         max={60}
         {...form.number('changesMost', 'number')}
       />
+      <Problem says={form.problem('changes')} />
       <Text size="small" tone="ink2">
         Length by width by height. Windows shut 0.2 to 0.5, one ajar 0.5 to 2, two open across the
         room 4 to 10; nobody knows it without measuring.

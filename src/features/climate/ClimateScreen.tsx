@@ -5,6 +5,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useStoreDispatch, useStoreSelector } from '@/store/hooks';
 import { settingsChanged } from '@/store/studio';
+import { climateCsv } from '@/core/record/csv';
+import { saveFile } from '@/features/keep/files';
 import { Action } from '@/ui/Action';
 import { Notice } from '@/ui/Notice';
 import { Screen } from '@/ui/Screen';
@@ -41,10 +43,27 @@ export function ClimateScreen() {
           />
         ) : null}
         <ClimateImport />
+        {view.readings > 0 ? <SaveReadings /> : null}
         <StatedClimate />
       </View>
     </Screen>
   );
+}
+
+/** What is kept, as a table that this page takes in again. */
+function SaveReadings() {
+  const months = useStoreSelector((state) => state.climate);
+  const save = () =>
+    saveFile(
+      'readings.csv',
+      climateCsv(
+        Object.values(months)
+          .flatMap((m) => (m ? [m] : []))
+          .sort((a, b) => a.id.localeCompare(b.id)),
+      ),
+      'text/csv;charset=utf-8',
+    );
+  return <Action title="Save the readings" onPress={save} style={{ alignSelf: 'flex-start' }} />;
 }
 
 function Now({ view }: { view: ClimateView }) {

@@ -68,6 +68,7 @@ export function SessionPageScreen({ id }: { id: string }) {
               onPress={() => router.push('/session')}
             />
           ) : null}
+          <Action title="What it left in the air" onPress={() => router.push('/air')} />
           <Action
             title="Delete this session"
             kind="danger"
