@@ -86,6 +86,18 @@ class Additions {
   }
 }
 
+/** An object that was written into a cell; null where it cannot be read. */
+function jsonOf(cell: string | undefined): object | null {
+  try {
+    const value: unknown = JSON.parse(cell ?? '');
+    return typeof value === 'object' ? value : null;
+  } catch {
+    return null;
+  }
+}
+const unread = (column: string): string =>
+  `${column}: cannot be read. Leave that cell as it was exported.`;
+
 const issueOf = (error: { issues: { path: PropertyKey[]; message: string }[] }): string => {
   const issue = error.issues[0]!;
   return `${issue.path.join('.') || 'row'}: ${issue.message}`;
@@ -118,13 +130,12 @@ function readCoats(rows: readonly Parsed[], to: Additions): void {
     to.add(parsed, (painting) => {
       const { row } = parsed;
       if (painting.coats.some((c) => c.id === row.id)) return null;
-      let recipe: unknown;
-      try {
-        recipe = JSON.parse(row.recipe_json ?? '');
-      } catch {
-        return 'recipe_json: cannot be read. Leave that cell as it was exported.';
-      }
+      const recipe = jsonOf(row.recipe_json);
+      if (recipe === null) return unread('recipe_json');
+      const more = row.more_json ? jsonOf(row.more_json) : {};
+      if (more === null) return unread('more_json');
       const coat = coatSchema.safeParse({
+        ...more,
         id: row.id,
         name: row.name,
         role: row.role,
@@ -181,8 +192,10 @@ function readLog(
         stretches: of.filter(({ row }) => row.from).map(stretch),
         done: of[0]!.row.done === 'yes',
       })),
+      // A table of older make has none; one that was changed by hand may have lost it.
       palette: [],
       photos: [],
+      ...jsonOf(own.find(({ row }) => row.kind === 'session')?.row.more_json),
     });
     if (read.success) return [read.data];
     bad.push({ line: own[0]!.line, problem: issueOf(read.error) });

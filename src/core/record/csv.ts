@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import type { ClimateMonth } from '../climate/readings-schema';
 import { HOUR_MS } from '../climate/readings';
 import { guardedRow } from '../formats/csv-cells';
-import type { Painting } from '../painting/schema';
+import type { Coat, Painting } from '../painting/schema';
 import { laidEvents } from '../painting/sites';
 import type { Session } from '../session/schema';
 import { mediumWords, mixWords } from './words';
@@ -38,6 +38,8 @@ export const COAT_COLUMNS = [
   'thickness_um',
   'laid_at',
   'recipe_json',
+  /** What else is said of the coat. */
+  'more_json',
 ] as const;
 export const LOG_COLUMNS = [
   'id',
@@ -58,6 +60,8 @@ export const LOG_COLUMNS = [
   'done',
   'from',
   'to',
+  /** Of a session: its palette, and which photos were taken. */
+  'more_json',
 ] as const;
 export const CLIMATE_COLUMNS = ['time', 'temperature_c', 'relative_humidity_pct'] as const;
 
@@ -105,6 +109,23 @@ export const testsCsv = (paintings: readonly Painting[]): string =>
     ),
   );
 
+const OWN_COLUMN: ReadonlySet<string> = new Set<keyof Coat>([
+  'id',
+  'name',
+  'role',
+  'application',
+  'onto',
+  'passageIds',
+  'spot',
+  'recipe',
+]);
+
+/** What has no column of its own. */
+function moreOf(coat: Coat): string {
+  const more = Object.entries(coat).filter(([key]) => !OWN_COLUMN.has(key));
+  return more.length === 0 ? '' : JSON.stringify(Object.fromEntries(more));
+}
+
 /** Coats of paintings, planned and laid, the recipe in words and whole. */
 export const coatsCsv = (paintings: readonly Painting[]): string =>
   table(
@@ -132,6 +153,7 @@ export const coatsCsv = (paintings: readonly Painting[]): string =>
           .map((e) => e.at)
           .join(SEVERAL),
         recipe_json: JSON.stringify(c.recipe),
+        more_json: moreOf(c),
       })),
     ),
   );
@@ -164,9 +186,15 @@ export function logCsv(
         done: '',
         from: '',
         to: '',
+        more_json: '',
       } as Record<string, unknown>;
       return [
-        { ...head, ...none, kind: 'session' },
+        {
+          ...head,
+          ...none,
+          kind: 'session',
+          more_json: JSON.stringify({ palette: s.palette, photos: s.photos }),
+        },
         ...s.pauses.map((p) => ({ ...head, ...none, kind: 'pause', from: p.from, to: p.to ?? '' })),
         ...s.works.flatMap((w) => {
           const work = {
@@ -180,6 +208,7 @@ export function logCsv(
             passage_ids: w.passageIds.join(SEVERAL),
             planned_minutes: w.plannedMinutes ?? '',
             done: w.done ? 'yes' : 'no',
+            more_json: '',
           };
           return w.stretches.length === 0
             ? [{ ...work, from: '', to: '' }]
