@@ -77,6 +77,11 @@ test('looked over, what bothers is sorted and mended, left a week, tested, varni
     page.getByText(/One look found nothing to mend. The second counts from 17 Mar 2026/),
   ).toBeVisible();
   await axe(page, 'when to stop');
+  // On paper: what it says, without the ways to other pages, and as long as it is.
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('navigation', { name: 'Places' })).toBeHidden();
+  await expect(page.getByRole('heading', { name: 'When to stop' })).toBeVisible();
+  await page.emulateMedia({ media: 'screen' });
   await page.getByRole('button', { name: 'Leave it a week' }).click();
   await expect(page.getByText(/^Resting until 17 Mar 2026/)).toBeVisible();
   await page.getByRole('link', { name: 'Today' }).click();
@@ -148,6 +153,9 @@ test('record, label, tables and drawings are saved and come back; a sale is reck
   await page.goto(`${AT}/about`);
   await page.getByRole('button', { name: 'Take it down' }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'Take it down' }).click();
+  await expect
+    .poll(async () => Object.keys(await stored(page)))
+    .not.toContain(`painting:${painting.id}`);
   await page.goto('/settings');
   await importFile(page, pdf, 'last-tenth-record.pdf');
   await takeIn(page);
@@ -163,7 +171,7 @@ test('record, label, tables and drawings are saved and come back; a sale is reck
     await page.getByRole('button', { name: 'Cancel' }).click();
   }
   await importFile(page, Buffer.from('a,b\n1,2'), 'strange.csv');
-  await expect(page.getByText(/none of log, tests or coats/)).toBeVisible();
+  await expect(page.getByText(/no table of log, tests or coats/)).toBeVisible();
 
   await page.goto(`${AT}/costs`);
   await page.getByRole('radio', { name: 'frame', exact: true }).click();

@@ -96,7 +96,9 @@ test('a bad import is refused, names the field, and changes nothing', async ({ p
     ),
   ).toBeVisible();
   await importText(page, 'not a studio');
-  await expect(page.getByText(/Nothing was changed. The file is not JSON/)).toBeVisible();
+  await expect(
+    page.getByText(/Nothing was changed. The file is no studio, page or drawing/),
+  ).toBeVisible();
   expect(await stored(page)).toEqual(before);
 });
 

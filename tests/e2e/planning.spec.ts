@@ -166,7 +166,7 @@ test('not this week, a date, and an edge', async ({ page, viewport }) => {
   await side(page, 'Film');
   await page.getByRole('link', { name: 'Date and waits of Quinces on Slate' }).click();
   await page.getByRole('button', { name: 'Set a date' }).click();
-  await page.getByRole('radio', { name: 'dry to travel' }).click();
+  await page.getByRole('radio', { name: 'dry to be shipped' }).click();
   await page
     .getByRole('radiogroup', { name: /quinces and/ })
     .first()

@@ -48,7 +48,7 @@ function rowsOf(text: string): { kind: TableKind; rows: Parsed[] } {
     throw new CoreError(
       'document-unreadable',
       'file',
-      'This table is none of log, tests or coats. Readings of the air come in under Climate, paints under Cabinet. Its first line must name the columns as an export does.',
+      'The file is no studio, page or drawing that Tawny Hour has saved, and no table of log, tests or coats. Readings of the air come in under Climate, paints under Cabinet.',
     );
   return { kind, rows: data.map((row, i) => ({ line: i + 2, row })) };
 }

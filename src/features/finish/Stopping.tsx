@@ -1,3 +1,4 @@
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { FINISH } from '@/data/finish';
 import { DAY_MS } from '@/core/drying';
@@ -10,6 +11,8 @@ import { STOPPING_RULES, type StoppingRule } from '@/core/finish/vocabulary';
 import type { Painting, PaintingAssessment } from '@/core/painting';
 import { putOnEasel } from '@/core/painting/easel';
 import { easelWords } from '@/features/easel-words';
+import { FromPhotos } from '@/features/look/FromPhotos';
+import { usePictures } from '@/features/look/usePictures';
 import { useSessions } from '@/features/session/useSession';
 import { useNumberText } from '@/forms';
 import { changePainting } from '@/store/actions';
@@ -90,6 +93,7 @@ export function Stopping({ assessment: { painting } }: { assessment: PaintingAss
           <HoursCurve curve={curve} />
           <CurveWords curve={curve} />
           <BotherWords painting={painting} />
+          <PhotosSay key={painting.id} painting={painting} />
         </View>
       }
       right={
@@ -158,6 +162,28 @@ function BotherWords({ painting }: { painting: Painting }) {
   if (found === 0) return null;
   return (
     <Text tone="ink2">{`${found} ${found === 1 ? 'thing has' : 'things have'} bothered, ${closed} settled.`}</Text>
+  );
+}
+
+/** The same by the photos, where there are two with their corners; they are looked at when that is asked for. */
+function PhotosSay({ painting }: { painting: Painting }) {
+  const all = usePictures(painting);
+  const works = useMemo(() => all.filter((p) => p.kind === 'progress' && p.corners), [all]);
+  const [asked, setAsked] = useState(false);
+  const [width, setWidth] = useState(0);
+  if (works.length < 2) return null;
+  return (
+    <View onLayout={(e) => setWidth(Math.floor(e.nativeEvent.layout.width))}>
+      {asked && width > 0 ? (
+        <FromPhotos painting={painting} works={works} width={width} />
+      ) : (
+        <Action
+          title="What the photos say"
+          onPress={() => setAsked(true)}
+          style={{ alignSelf: 'flex-start' }}
+        />
+      )}
+    </View>
   );
 }
 

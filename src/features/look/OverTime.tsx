@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
-import { View } from 'react-native';
-import { tellChange, tellRegistered, tellSeries } from '@/core/looking/tell-time';
+import { tellChange, tellRegistered } from '@/core/looking/tell-time';
 import type { Picture } from '@/core/looking/schema';
 import type { Painting } from '@/core/painting';
 import { Choice } from '@/ui/Choice';
@@ -9,11 +8,10 @@ import { Heading, Text } from '@/ui/Text';
 import { space } from '@/ui/tokens';
 import { Beside } from './Beside';
 import { COMPARED, Compared, type ComparedBy } from './Compared';
+import { FromPhotos } from './FromPhotos';
 import { pictureName } from './picture-name';
-import { RowChart } from './RowChart';
 import type { LookState } from './useLook';
 import { PLAIN, useMap } from './useMap';
-import { MOST_PHOTOS, rowLevel, useSeries } from './useSeries';
 
 const SIDE_PX = 620;
 
@@ -41,7 +39,6 @@ export function OverTime({
   const [by, setBy] = useState<ComparedBy>('beside');
   const was = useMap(painting.support, before, { ...PLAIN, mostPx: SIDE_PX });
   const is = useMap(painting.support, work, { ...PLAIN, mostPx: SIDE_PX });
-  const row = useSeries(painting, works);
   const names = useMemo(
     () => new Map(painting.passages.map((p) => [p.id, p.name])),
     [painting.passages],
@@ -83,34 +80,11 @@ export function OverTime({
         </>
       }
     >
-      {row && row.photos.length > 1 ? (
-        <View style={{ gap: space.s }}>
-          <Heading level={2}>From photo to photo</Heading>
-          {row.photos.length === MOST_PHOTOS ? (
-            <Text size="small" tone="ink2">{`The last ${MOST_PHOTOS} photos.`}</Text>
-          ) : null}
-          {rowLevel(row.photos) !== 'order' ? (
-            <>
-              <RowChart
-                painting={painting}
-                row={row}
-                width={wide ? page - width - space.xl : width}
-              />
-              {row.series.perHour.some((v) => v !== null) ? (
-                <Text size="small" tone="ink2">
-                  Bars: change for each hour at the easel; below them the share of the picture that
-                  changed.
-                </Text>
-              ) : null}
-            </>
-          ) : (
-            <Text>Without grey steps on the photos their values cannot be set in a row.</Text>
-          )}
-          {tellSeries(row.series, rowLevel(row.photos), names).map((line) => (
-            <Text key={line}>{line}</Text>
-          ))}
-        </View>
-      ) : null}
+      <FromPhotos
+        painting={painting}
+        works={works}
+        width={wide ? page - width - space.xl : width}
+      />
     </Beside>
   );
 }
