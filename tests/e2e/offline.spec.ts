@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import type { Page } from '@playwright/test';
 import { createApp } from '../../server/app';
-import { expect, openDemo, test } from './studio';
+import { expect, openDemo, test, stored } from './studio';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -72,6 +72,10 @@ test('after one visit every screen opens without the server, also read anew', as
   await expect(page.getByText(/in 20|almost sure/).first()).toBeVisible();
   await page.goto(`${base}/settings`);
   await page.getByRole('radio', { name: 'inch' }).click();
+  // Whoever leaves before it is kept is asked; here it is waited for.
+  await expect
+    .poll(async () => (await stored(page)).studio)
+    .toEqual(expect.objectContaining({ units: 'inch' }));
   await page.reload();
   await expect(page.getByRole('radio', { name: 'inch' })).toBeChecked();
 });
