@@ -77,6 +77,9 @@ export async function writeFonts(dist) {
 }
 
 /** The faces of saved pages: TrueType, which is what a PDF embeds; fetched when a page is first made. */
+/** A title may be Greek or Russian: on paper no other face of the machine stands in. */
+const PAGE_LETTERS = LETTERS + range(0x370, 0x3ff) + range(0x400, 0x4ff);
+
 const PAGE_FONTS = {
   'pages-text.ttf': '400Regular/SourceSans3_400Regular.ttf',
   'pages-strong.ttf': '600SemiBold/SourceSans3_600SemiBold.ttf',
@@ -87,7 +90,7 @@ export async function writePageFonts(dist) {
   const folder = path.join(dist, 'fonts');
   for (const [name, file] of Object.entries(PAGE_FONTS)) {
     const ttf = readFileSync(require.resolve(`@expo-google-fonts/source-sans-3/${file}`));
-    const cut = await subsetFont(ttf, LETTERS, { targetFormat: 'truetype', noHinting: true });
+    const cut = await subsetFont(ttf, PAGE_LETTERS, { targetFormat: 'truetype', noHinting: true });
     writeFileSync(path.join(folder, name), cut);
   }
 }

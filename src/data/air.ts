@@ -168,6 +168,9 @@ export const AIR_ROWS = {
 } satisfies Record<string, ConstantRow>;
 export const AIR_OF_ROOM = valuesOf(AIR_ROWS);
 
+/** A small room, its window shut to ajar, until it is said otherwise; m3, changes an hour. Judgement, low. */
+export const USUAL_ROOM = { volumeM3: 40, changesLeast: 0.3, changesMost: 2 } as const;
+
 /** Common practice beside any figure. None of it says that anything is safe. */
 export const AIR_ADVICE = [
   'Lids on, a small dish, one window low and one high: the vapour is heavier than air and lies on the floor.',

@@ -2,6 +2,7 @@ import type { VarnishTest, Sheen } from './finish-keys';
 import type { Confidence, ConstantRow } from './constants';
 import { lowRow, valuesOf } from './rows';
 import type { Finish } from './optics';
+import { TEST_NAMES } from './varnish-tests';
 
 /** What is asked of the last tenth of a picture: looks, stopping, varnish, frame, journey. */
 const row = (value: number, unit: string, source: string, confidence: Confidence): ConstantRow => ({
@@ -30,7 +31,6 @@ export const FINISH_ROWS = {
   varnishWetMostUm: row(60, 'um', 'film-thickness usual of picture varnish; from memory', 'medium'),
   varnishMostRhPct: row(65, '% RH', 'bloom and blanching above it: handbooks; from memory', 'low'),
   varnishLeastC: row(16, 'C', 'handbooks advise a warm dry room; from memory', 'low'),
-  retestDays: row(30, 'd', 'a failed test is repeated after a month: judgement on practice', 'low'),
   // Frame
   glassMm: row(
     2,
@@ -56,39 +56,36 @@ export interface TestWords {
  */
 export const VARNISH_TEST_WORDS: Record<VarnishTest, TestWords> = {
   twist: {
-    name: 'Thumb twist',
+    name: TEST_NAMES.twist,
     how: 'Press the thumb on the witness dab and turn it.',
     passes: 'leaves no mark',
     fails: 'leaves a mark',
   },
   nail: {
-    name: 'Thumbnail',
+    name: TEST_NAMES.nail,
     how: 'Press the nail into the thickest paint of the witness.',
     passes: 'no dent, or it closes',
     fails: 'the dent stays',
   },
   swab: {
-    name: 'Swab',
+    name: TEST_NAMES.swab,
     how: 'Roll a swab with the solvent of the varnish ten times, gently, on each colour at the edge or on its witness. Gloves, open window.',
     passes: 'no colour on it',
     fails: 'colour on it',
   },
   cut: {
-    name: 'Cut',
+    name: TEST_NAMES.cut,
     how: 'Cut the witness dab open. Keep the scraps with the oily rags.',
     passes: 'no wet core',
     fails: 'soft or wet inside',
   },
   tissue: {
-    name: 'Tissue',
+    name: TEST_NAMES.tissue,
     how: 'Lay tissue on the witness under 100 g for a minute.',
     passes: 'falls off',
     fails: 'clings',
   },
 };
-
-/** Tests without which no final varnish is told to be agreed on; the others add to them. */
-export const NEEDED_TESTS: readonly VarnishTest[] = ['twist', 'nail', 'swab'];
 
 /** How much of the surface's own light a varnish leaves in sight. A matt one still wets the paint: judgement, low. */
 export const FINISH_OF_SHEEN: Record<Sheen, Finish> = {
@@ -103,3 +100,14 @@ export const WAITS_FOR = {
   'through-dry': 'dry through',
   wet: 'into the wet',
 } as const;
+
+/** How deep a support usually is, mm, and a frame to begin from. Common practice, no source. */
+export const USUAL_DEPTH_MM = {
+  canvas: 18,
+  linen: 18,
+  'linen-on-panel': 6,
+  'wood-panel': 10,
+  'fibreboard-panel': 4,
+  'metal-panel': 3,
+} as const;
+export const USUAL_FRAME = { rebateMm: 25, glazed: false, spacerMm: 3 } as const;

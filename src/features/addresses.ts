@@ -20,3 +20,5 @@ export const glazeAddress = (id: string, passageId: string, coatId?: string) =>
 export const finishAddress = (id: string) => `/paintings/${part(id)}/finish` as const;
 export const papersAddress = (id: string) => `/paintings/${part(id)}/papers` as const;
 export const costsAddress = (id: string) => `/paintings/${part(id)}/costs` as const;
+/** The air of the room, with what was laid in a session. */
+export const airAddress = (sessionId: string) => `/air?session=${part(sessionId)}` as const;

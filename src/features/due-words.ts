@@ -1,10 +1,11 @@
 import { coatsAtOnce, type TodayRow } from '@/core/today';
+import { holdsVarnish } from '@/core/rules';
 import { about, shortTime, stretch } from '@/ui/time/words';
 
 const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
 /** A varnish that comes too early is no fault of its own: it is held back by a film below. */
-const tooEarly = ({ next }: TodayRow) => next?.findings.find((f) => f.rule === 'varnish-too-early');
+const tooEarly = ({ next }: TodayRow) => next?.findings.find(holdsVarnish);
 const heldWord = (row: TodayRow): string => (tooEarly(row) ? 'held back' : 'refused');
 
 /** The neighbour across a soft edge: open till when, or set, and then its strip along the border is wetted again. */

@@ -3,7 +3,12 @@ import { FINISH } from '@/data/finish';
 import { MATERIALS } from '@/data/materials';
 import { mediumFigures, type Recipe } from '../film';
 import type { Handbook } from '../handbook';
+import type { Painting } from '../painting/schema';
+import { laidEvents } from '../painting/sites';
 import { paintNeeded, type Losses } from '../quantity/paint-needed';
+import { lossesOf } from '../quantity/shopping';
+import { laidCm2 } from '../session/pace';
+import type { Session } from '../session/schema';
 
 /** Something that gives off vapour while one paints. */
 export type Source =
@@ -39,6 +44,27 @@ export function vapourOfCoat(
     if (volatile > 0) sums.set(vapour, (sums.get(vapour) ?? 0) + volatile);
   }
   return [...sums].map(([vapour, ml]) => ({ kind: 'film', vapour, ml }));
+}
+
+/** What was laid in a session on the pictures it worked on, as what it gave off. */
+export function vapourOfSession(
+  handbook: Handbook,
+  session: Session,
+  paintings: Record<string, Painting | undefined>,
+): Source[] {
+  const [fromMs, toMs] = [
+    Date.parse(session.startedAt),
+    session.endedAt === null ? Infinity : Date.parse(session.endedAt),
+  ];
+  return [...new Set(session.works.map((w) => w.paintingId))].flatMap((id) => {
+    const painting = paintings[id];
+    if (!painting) return [];
+    return laidEvents(painting)
+      .filter((e) => Date.parse(e.at) >= fromMs && Date.parse(e.at) <= toMs)
+      .flatMap((e) =>
+        vapourOfCoat(handbook, e.recipe, laidCm2(painting, e), lossesOf(handbook, painting)),
+      );
+  });
 }
 
 const G_TO_MG = 1000;

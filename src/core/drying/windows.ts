@@ -73,6 +73,10 @@ export function stageDoses(constants: Constants, times: DryingTimes): Record<Sta
   };
 }
 
+/** The last of several days; null where one of them never comes, 0 where there is none to wait for. */
+export const latest = (times: readonly (number | null)[]): number | null =>
+  times.reduce<number | null>((a, b) => (a === null || b === null ? null : Math.max(a, b)), 0);
+
 /** @param doseAt the dose that decides, at a chance */
 export const windowOf = (clock: DryingClock, doseAt: (p: number) => number): StageWindow => ({
   p10: clock.timeOf(doseAt(0.1)),

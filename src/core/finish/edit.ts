@@ -35,7 +35,7 @@ export function setFinishing(
 export const scanUnderWay = (painting: Painting): Scan | null =>
   finishingOf(painting).scans.findLast((s) => s.to === null) ?? null;
 
-/** Begin a look over the picture. One that was broken off stays in the list as that: it counts as no look. */
+/** Begin a look over the picture. One that was under way gives way to it: only a look that ended counts. */
 export function beginScan(
   painting: Painting,
   way: Looked,

@@ -1,6 +1,7 @@
 import { constantAir, REFERENCE_CLIMATE } from '../drying';
 import { FINISH } from '@/data/finish';
 import type { VARNISH_TESTS } from '@/data/finish-keys';
+import { RETEST_DAYS } from '@/data/varnish-tests';
 import { STUDIO_HANDBOOK } from '../handbook';
 import { NO_SWATCHES } from '../optics/composition';
 import { assessPainting } from '../painting';
@@ -11,6 +12,7 @@ import { settleBother } from '../painting/notes-of';
 import { paintingSchema, type Painting } from '../painting/schema';
 import { varnishWait } from '../painting/varnish';
 import { beginSession, type Session } from '../session';
+import { todayRow } from '../today';
 import { refusal } from '../tests/refusal';
 import { own, recipe, tube } from '../tests/recipes';
 import { DAY, making, NOW, NOW_MS, optionsAt, stackOf } from '../tests/paintings';
@@ -31,7 +33,7 @@ import {
 import { curveOf } from './curve';
 import { frameFit, reliefMm } from './frame';
 import { journeyOutlook } from './journey';
-import { mendingCoat, takesACoatMs } from './mending';
+import { mendingCoat } from './mending';
 import { sortedBothers, usualFate } from './sorted';
 import { standingOf } from './stopping';
 import { testsState } from './tests';
@@ -159,8 +161,81 @@ describe('what bothers', () => {
         'x',
       ),
     ).toBeNull();
-    expect(takesACoatMs(assessed(laid, 1), A)).toBeGreaterThan(NOW_MS);
-    expect(takesACoatMs(assessed(stackOf([WHITE]), 1), A)).toBe(0);
+  });
+});
+
+describe('what it is held against', () => {
+  const noted = (over: object, day: number) =>
+    noteFully(laid, { text: 'the left edge', passageId: A, ...over }, on(day));
+  const look = (p: Painting, day: number): Painting => {
+    const begun = beginScan(p, 'upright', 'squares', on(day));
+    return endScan(begun, scanUnderWay(begun)!.id, on(day));
+  };
+
+  test('what sorts itself to be left spoils no look; what was scraped off begins them anew', () => {
+    const faint = look(noted({ weight: 1 }, 3), 2);
+    expect(standingOf(faint, 'two-looks', 0).missing).toBe('second-look');
+    const seen = look(noted({ weight: 3, kind: 'value' }, 3), 2);
+    expect(standingOf(seen, 'two-looks', 0).missing).toBe('bothers');
+    const scraped: Painting = {
+      ...look(laid, 2),
+      events: [
+        ...laid.events,
+        {
+          id: 'off',
+          kind: 'reduced',
+          at: iso(4),
+          passageId: A,
+          spotName: null,
+          how: 'scraped',
+          left: 'half',
+        },
+      ],
+    };
+    expect(standingOf(scraped, 'two-looks', 0).missing).toBe('look');
+  });
+
+  test('of what bothers the whole no mix is repeated: the painter says where', () => {
+    const whole = noteFully(laid, { text: 'too cool', passageId: null, kind: 'colour' }, on(1));
+    expect(mendingCoat(assessed(whole, 1), whole.bothers![0]!, 'x')).toBeNull();
+    const placed = { ...whole.bothers![0]!, passageId: B };
+    expect(mendingCoat(assessed(whole, 1), placed, 'x')).toMatchObject({
+      passageIds: [B],
+      role: 'overpainting',
+      recipe: WHITE,
+    });
+    const drawn = { ...placed, kind: 'drawing' as const };
+    expect(mendingCoat(assessed(whole, 1), drawn, 'x')!.role).toBe('detail');
+    const dull = { ...whole.bothers![0]!, kind: 'surface' as const };
+    expect(mendingCoat(assessed(whole, 1), dull, 'x')!.passageIds).toEqual([A, B]);
+  });
+
+  test('Today, the plan and the varnish say one day after a failed test', () => {
+    const varnish = varnishCoat(laid, { material: 'synthetic-varnish', coats: 1 }, 'v');
+    const planned = { ...laid, coats: [...laid.coats, varnish] };
+    const failed = noteVarnishTest(
+      planned,
+      { at: iso(200), test: 'swab', passed: false, where: '' },
+      on(200),
+    );
+    const repeatMs = NOW_MS + (200 + RETEST_DAYS) * DAY;
+    const at = (p: Painting, day: number) => {
+      const a = assessed(p, day);
+      const here = a.passages[0]!;
+      return todayRow(a, here.passage, here.base, NOW_MS + day * DAY);
+    };
+    expect(at(planned, 201).reason).toBe('ready');
+    expect(at(failed, 201)).toMatchObject({ reason: 'refused', readyAtMs: repeatMs });
+    expect(at(failed, 201 + RETEST_DAYS).reason).toBe('ready');
+    const options = optionsAt(NOW_MS + 201 * DAY);
+    const outlook = varnishOutlook(assessed(failed, 201), options, {
+      material: 'synthetic-varnish',
+      coats: 1,
+    });
+    expect(outlook.finalMs).toBe(repeatMs);
+    expect(outlook.findings.map((f) => f.finding.rule)).toContain('varnish-test-failed');
+    const told = varnishWait(assessed(failed, 201), C);
+    expect([told.modernMs, told.tests.agree]).toEqual([repeatMs, false]);
   });
 });
 
@@ -288,7 +363,7 @@ describe('varnish', () => {
       expect(outlook.finalMs).toBe(varnishWait(assessed(p, 201), C).traditionalMs);
     }
     const failed = varnishWait(assessed(tested(laid, 'swab', false, 200), 201), C);
-    expect(failed.modernMs).toBe(NOW_MS + (200 + FINISH.retestDays) * DAY);
+    expect(failed.modernMs).toBe(NOW_MS + (200 + RETEST_DAYS) * DAY);
   });
 
   test('tests: each place by its last result, one that fails is enough, what came before the last coat says nothing', () => {

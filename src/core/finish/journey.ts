@@ -1,5 +1,6 @@
 import type { Constants } from '@/data/constants';
 import { DAY_MS, finishWindows } from '../drying';
+import { latest } from '../drying/windows';
 import type { PaintingAssessment } from '../painting/layer';
 import type { Journey } from './schema';
 
@@ -14,9 +15,6 @@ export interface JourneyOutlook {
   /** What is meant is no more than what may be. */
   fits: boolean;
 }
-
-const latest = (times: (number | null)[]): number | null =>
-  times.reduce<number | null>((a, b) => (a === null || b === null ? null : Math.max(a, b)), 0);
 
 /**
  * How a picture may travel. Dry to the touch it goes in a box with its face free and air to it, never wrapped: paper or

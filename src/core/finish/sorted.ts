@@ -35,6 +35,9 @@ export function usualFate({ kind, weight }: Pick<Bother, 'kind' | 'weight'>): Fa
   return kind === 'value' || kind === 'drawing' || kind === 'surface' ? 'coat' : 'again';
 }
 
+/** What becomes of a bother: as the painter said, else as it sorts itself. */
+export const fateOf = (bother: Bother): FateKind => bother.fate?.kind ?? usualFate(bother);
+
 const RANK: Record<FateKind, number> = { coat: 0, again: 1, leave: 2 };
 
 /** The open bothers, sorted: what a coat mends first, then what is looked at again, then what is left; the gravest first. */
@@ -43,7 +46,7 @@ export function sortedBothers(painting: Painting): SortedBother[] {
   return (painting.bothers ?? [])
     .filter((b) => b.doneAt === null)
     .map((bother): SortedBother => {
-      const fate = bother.fate?.kind ?? usualFate(bother);
+      const fate = fateOf(bother);
       const coatId = bother.fate?.kind === 'coat' ? bother.fate.coatId : null;
       const coat = painting.coats.find((c) => c.id === coatId) ?? null;
       return {

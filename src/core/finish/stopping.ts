@@ -2,7 +2,7 @@ import { FINISH } from '@/data/finish';
 import { DAY_MS } from '../drying';
 import type { Painting } from '../painting/schema';
 import { finishingOf } from './edit';
-import { sortedBothers } from './sorted';
+import { fateOf, sortedBothers } from './sorted';
 import type { StoppingRule } from './vocabulary';
 
 /** How a painting stands to the rule by which its painter wants to stop. Met or not: the painter decides. */
@@ -47,12 +47,11 @@ export function standingOf(painting: Painting, rule: StoppingRule, hours: number
 function twoLooks(painting: Painting): Pick<Standing, 'met' | 'missing' | 'lookFromMs'> {
   if (stillBothering(painting) > 0) return { met: false, missing: 'bothers', lookFromMs: null };
   const noted = (painting.bothers ?? [])
-    .filter((b) => b.fate?.kind !== 'leave')
+    .filter((b) => fateOf(b) !== 'leave')
     .map((b) => Date.parse(b.at));
-  const lastNoted = Math.max(-Infinity, ...noted);
-  const laid = painting.events.filter((e) => e.kind === 'laid').map((e) => Date.parse(e.at));
-  const since = Math.max(lastNoted, ...laid);
-  // A look counts where nothing was noted in it or after it, and nothing painted since.
+  const changed = painting.events.filter((e) => e.kind !== 'touched').map((e) => Date.parse(e.at));
+  const since = Math.max(-Infinity, ...noted, ...changed);
+  // A look counts where nothing was noted in it or after it, and nothing painted or taken off since.
   const quiet = finishingOf(painting).scans.flatMap((s) => {
     const from = Date.parse(s.from);
     return s.to !== null && from > since ? [from] : [];

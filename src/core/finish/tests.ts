@@ -1,4 +1,4 @@
-import { FINISH, NEEDED_TESTS } from '@/data/finish';
+import { NEEDED_TESTS, RETEST_DAYS, TEST_NAMES } from '@/data/varnish-tests';
 import { VARNISH_TESTS, type VarnishTest } from '@/data/finish-keys';
 import { DAY_MS } from '../drying/windows';
 import type { Painting } from '../painting/schema';
@@ -27,13 +27,14 @@ export interface TestsState {
 /**
  * What the tests before the varnish say. What was found before the last coat went on says nothing of it; of each test,
  * on each place, the last result counts, and one place that fails is enough. A varnish that was laid ends it.
+ * @param untilMs tests made later are not known of yet
  */
-export function testsState(painting: Painting): TestsState {
+export function testsState(painting: Painting, untilMs = Infinity): TestsState {
   const lastCoat = painting.events
     .filter((e) => e.kind === 'laid' && e.role !== 'varnish')
     .reduce((latest, e) => (e.at > latest ? e.at : latest), '');
   const made = (painting.finishing ?? NO_FINISHING).tests
-    .filter((t) => t.at >= lastCoat)
+    .filter((t) => t.at >= lastCoat && Date.parse(t.at) <= untilMs)
     .sort((a, b) => a.at.localeCompare(b.at));
   const each = VARNISH_TESTS.map((test): TestState => {
     const byPlace = new Map(
@@ -47,7 +48,7 @@ export function testsState(painting: Painting): TestsState {
       needed: NEEDED_TESTS.includes(test),
       state: failed ? 'failed' : last ? 'passed' : 'missing',
       last,
-      repeatFromMs: failed ? Date.parse(failed.at) + FINISH.retestDays * DAY_MS : null,
+      repeatFromMs: failed ? Date.parse(failed.at) + RETEST_DAYS * DAY_MS : null,
     };
   });
   const repeats = each.flatMap((t) => t.repeatFromMs ?? []);
@@ -56,4 +57,19 @@ export function testsState(painting: Painting): TestsState {
     repeatFromMs: repeats.length > 0 ? Math.max(...repeats) : null,
     agree: repeats.length === 0 && each.every((t) => !t.needed || t.state === 'passed'),
   };
+}
+
+/** The failed test that is worth repeating last, as it was known at a time; null where none has failed. */
+export function failedTest(
+  painting: Painting,
+  atMs: number,
+): { name: string; repeatFromMs: number } | null {
+  if (!painting.finishing) return null;
+  return testsState(painting, atMs).each.reduce<{ name: string; repeatFromMs: number } | null>(
+    (last, { test, repeatFromMs }) =>
+      repeatFromMs !== null && repeatFromMs > (last?.repeatFromMs ?? -Infinity)
+        ? { name: TEST_NAMES[test], repeatFromMs }
+        : last,
+    null,
+  );
 }

@@ -3,25 +3,21 @@ import type { Sheen } from '@/data/finish-keys';
 import { MATERIALS } from '@/data/materials';
 import type { Constants } from '@/data/constants';
 import { DAY_MS, finishWindows } from '../drying';
+import { latest } from '../drying/windows';
 import type { StudioAir } from '../drying';
 import { changeOf, labOf, seen, valueOfLab, type Lab } from '../optics';
 import type { Swatches } from '../optics/composition';
 import { stackLook } from '../painting/look';
 import { assessPainting } from '../painting/assess';
-import {
-  topLaid,
-  type AssessOptions,
-  type Layer,
-  type PaintingAssessment,
-  type SiteStack,
-} from '../painting/layer';
+import { topLaid, type AssessOptions, type PaintingAssessment } from '../painting/layer';
 import type { Coat, Painting } from '../painting/schema';
+import { varnishWait } from '../painting/varnish';
 import { isSunk } from '../painting/sunk';
 import { areaCm2 } from '../painting/vocabulary';
 import { findingsByRule, type ToldFinding } from '../tell/findings';
 import { capital } from '../looking/tell';
 import type { VarnishPlan } from './schema';
-import { testsState, type TestsState } from './tests';
+import type { TestsState } from './tests';
 import type { FinalVarnish } from './vocabulary';
 
 /** One place of the picture: which film is waited for, and from when each varnish may go on, at nine chances in ten. */
@@ -36,9 +32,6 @@ export interface PlaceWait {
   sunk: boolean;
 }
 
-const latest = (times: (number | null)[]): number | null =>
-  times.reduce<number | null>((a, b) => (a === null || b === null ? null : Math.max(a, b)), 0);
-
 /** Where and when a picture takes a varnish, place by place; the last of them decides. */
 export function placeWaits(
   { passages }: PaintingAssessment,
@@ -50,11 +43,12 @@ export function placeWaits(
     [base, ...spots].flatMap((stack): PlaceWait[] => {
       const top = topLaid(stack);
       if (!top) return [];
-      const oil = stack.layers.filter((l) => !l.planned && l.times.kind === 'oil' && l.clock);
-      const waits = oil.map((layer: Layer) => ({
-        layer,
-        w: finishWindows(constants, layer.times, layer.clock!, 'touch-dry'),
-      }));
+      const waits = stack.layers
+        .filter((l) => !l.planned && l.times.kind === 'oil' && l.clock)
+        .map((layer) => ({
+          layer,
+          w: finishWindows(constants, layer.times, layer.clock!, 'touch-dry'),
+        }));
       const finalMs = latest(waits.map(({ w }) => w[key].p90));
       const slowest = waits.find(({ w }) => w[key].p90 === finalMs);
       const topWait = waits.find(({ layer }) => layer === top);
@@ -123,7 +117,8 @@ export function varnishOutlook(
 ): VarnishOutlook {
   const { painting } = assessment;
   const places = placeWaits(assessment, options.handbook.constants, plan.material);
-  const tests = testsState(painting);
+  // Of the whole picture the one answer, which the list of what waits for its varnish gives too.
+  const wait = varnishWait(assessment, options.handbook.constants);
   const laidOnly = {
     ...painting,
     coats: [
@@ -140,12 +135,11 @@ export function varnishOutlook(
         .flatMap((l) => l.findings.map((finding) => ({ finding, where: passage.name }))),
     ),
   );
-  const finalMs = latest(places.map((p) => p.finalMs));
   return {
     places,
-    finalMs: finalMs === null ? null : Math.max(finalMs, tests.repeatFromMs ?? 0),
+    finalMs: plan.material === 'resin-varnish' ? wait.traditionalMs : wait.modernMs,
     retouchMs: latest(places.map((p) => p.retouchMs)),
-    tests,
+    tests: wait.tests,
     findings,
     refused: findings.some(({ finding }) => finding.severity === 'forbid'),
   };
@@ -182,24 +176,22 @@ export function varnishLooks(
   sheen: Sheen,
 ): VarnishLook[] {
   const finish = FINISH_OF_SHEEN[sheen];
-  return passages.flatMap(
-    ({ passage, base }: { passage: { id: string; name: string }; base: SiteStack }) => {
-      if (!topLaid(base)) return [];
-      const { now } = stackLook(base, painting, swatches);
-      const then = labOf(seen(now.inner, finish));
-      return [
-        {
-          passageId: passage.id,
-          name: passage.name,
-          now: now.lab,
-          then,
-          valueNow: valueOfLab(now.lab),
-          valueThen: valueOfLab(then),
-          change: changeOf(now.lab, then),
-        },
-      ];
-    },
-  );
+  return passages.flatMap(({ passage, base }) => {
+    if (!topLaid(base)) return [];
+    const { now } = stackLook(base, painting, swatches);
+    const then = labOf(seen(now.inner, finish));
+    return [
+      {
+        passageId: passage.id,
+        name: passage.name,
+        now: now.lab,
+        then,
+        valueNow: valueOfLab(now.lab),
+        valueThen: valueOfLab(then),
+        change: changeOf(now.lab, then),
+      },
+    ];
+  });
 }
 
 /** Whether the air of a day suits varnishing: dry and not cold. Dust is another matter: swept the day before. */

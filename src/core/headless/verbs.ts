@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { CoreError } from '../errors';
 import type { Photo } from '../looking/photo';
-import type { Fonts } from '../record/pdf';
+import type { Fonts } from '../record/faces';
 import { airVerb } from './air';
 import { climateVerb } from './climate';
 import { colourVerb } from './colour';

@@ -6,6 +6,7 @@ import {
   type RuleFilm,
   type RuleSite,
 } from '../rules';
+import { failedTest } from '../finish/tests';
 import { judgedLayer, placeFilm } from './assess-layer';
 import { contextOf, type Context } from './context';
 import type { AssessOptions, Layer, PaintingAssessment, PlacedFilm, SiteStack } from './layer';
@@ -78,6 +79,7 @@ function findingsOf(
     },
     lastToReach: (doseOf) => lastToReach(layers, doseOf, atMs),
     trapIndex: pair?.trapIndex ?? null,
+    failedTest: failedTest(context.painting, atMs),
     atMs,
     top,
     intoOpen: pair?.intoOpen ?? false,

@@ -1,6 +1,7 @@
 import type { Constants } from '@/data/constants';
 import { testsState, type TestsState } from '../finish/tests';
 import { finishWindows } from '../drying';
+import { latest } from '../drying/windows';
 import type { Layer, PaintingAssessment } from './layer';
 
 /** When a finished picture takes its final varnish. */
@@ -15,9 +16,6 @@ export interface VarnishWait {
   /** What the tests say: one that failed is repeated before anything goes on, whatever the tables say. */
   tests: TestsState;
 }
-
-const latest = (times: (number | null)[]): number | null =>
-  times.reduce((a, b) => (a === null || b === null ? null : Math.max(a, b)), 0);
 
 /**
  * The wait of a whole picture for its varnish: every film of every passage and spot, the lowest too, since each goes on

@@ -1,13 +1,10 @@
-import Papa from 'papaparse';
 import { CoreError } from '../errors';
-import { plainCell } from '../formats/csv-cells';
+import { csvRows, type CsvRow } from '../formats/csv-rows';
 import { SESSION_SCHEMA_VERSION } from '../editions';
 import { changed, type Making } from '../painting/making';
 import { coatSchema, touchedEventSchema, type Painting } from '../painting/schema';
 import { sessionSchema, type Session } from '../session/schema';
 import { SEVERAL } from './csv';
-
-type Row = Record<string, string>;
 
 /** What a table brings: paintings with what is new in them, sessions that are not here yet, rows that cannot be read. */
 export interface FromTable {
@@ -28,19 +25,8 @@ const list = (cell: string | undefined): string[] => (cell ? cell.split(SEVERAL)
 const orNull = (cell: string | undefined): string | null => (cell ? cell : null);
 const numberOr = (cell: string | undefined): number | null => (cell ? Number(cell) : null);
 
-interface Parsed {
-  line: number;
-  row: Row;
-}
-
-function rowsOf(text: string): { kind: TableKind; rows: Parsed[] } {
-  const { data, meta } = Papa.parse<Row>(text.replace(/^\uFEFF/, ''), {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transform: plainCell,
-    transformHeader: (h) => h.trim().toLowerCase(),
-  });
-  const fields = meta.fields ?? [];
+function rowsOf(text: string): { kind: TableKind; rows: CsvRow[] } {
+  const { fields, rows } = csvRows(text);
   const kind = (Object.keys(OWN) as TableKind[]).find((k) =>
     OWN[k].every((name) => fields.includes(name)),
   );
@@ -50,7 +36,7 @@ function rowsOf(text: string): { kind: TableKind; rows: Parsed[] } {
       'file',
       'The file is no studio, page or drawing that Tawny Hour has saved, and no table of log, tests or coats. Readings of the air come in under Climate, paints under Cabinet.',
     );
-  return { kind, rows: data.map((row, i) => ({ line: i + 2, row })) };
+  return { kind, rows };
 }
 
 /** Paintings that are here, with what a table adds to them. */
@@ -64,7 +50,7 @@ class Additions {
   ) {}
 
   add(
-    { line, row }: Parsed,
+    { line, row }: CsvRow,
     change: (painting: Painting) => Partial<Painting> | string | null,
   ): void {
     const id = row.painting_id ?? '';
@@ -103,7 +89,7 @@ const issueOf = (error: { issues: { path: PropertyKey[]; message: string }[] }):
   return `${issue.path.join('.') || 'row'}: ${issue.message}`;
 };
 
-function readTests(rows: readonly Parsed[], to: Additions): void {
+function readTests(rows: readonly CsvRow[], to: Additions): void {
   for (const parsed of rows)
     to.add(parsed, (painting) => {
       const { row } = parsed;
@@ -125,7 +111,7 @@ function readTests(rows: readonly Parsed[], to: Additions): void {
     });
 }
 
-function readCoats(rows: readonly Parsed[], to: Additions): void {
+function readCoats(rows: readonly CsvRow[], to: Additions): void {
   for (const parsed of rows)
     to.add(parsed, (painting) => {
       const { row } = parsed;
@@ -155,10 +141,10 @@ function readCoats(rows: readonly Parsed[], to: Additions): void {
 }
 
 function readLog(
-  rows: readonly Parsed[],
+  rows: readonly CsvRow[],
   here: Record<string, Session | undefined>,
 ): Pick<FromTable, 'sessions' | 'bad'> {
-  const bySession = new Map<string, Parsed[]>();
+  const bySession = new Map<string, CsvRow[]>();
   for (const parsed of rows) {
     const id = parsed.row.id ?? '';
     if (!here[id]) bySession.set(id, [...(bySession.get(id) ?? []), parsed]);
@@ -166,11 +152,11 @@ function readLog(
   const bad: FromTable['bad'] = [];
   const sessions = [...bySession].flatMap(([id, own]): Session[] => {
     const head = own[0]!.row;
-    const works = new Map<string, Parsed[]>();
+    const works = new Map<string, CsvRow[]>();
     own
       .filter(({ row }) => row.kind === 'work')
       .forEach((p) => works.set(p.row.work_id!, [...(works.get(p.row.work_id!) ?? []), p]));
-    const stretch = ({ row }: Parsed) => ({ from: row.from, to: orNull(row.to) });
+    const stretch = ({ row }: CsvRow) => ({ from: row.from, to: orNull(row.to) });
     const read = sessionSchema.safeParse({
       schemaVersion: SESSION_SCHEMA_VERSION,
       id,

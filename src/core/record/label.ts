@@ -5,7 +5,9 @@ import { tubePigments } from '../cabinet/tube-names';
 import { SUPPORT_NAME, groundName } from '../painting/names';
 import type { Painting } from '../painting/schema';
 import { laidEvents } from '../painting/sites';
-import { madeBetween, sizeText } from './dossier';
+import { metalsIn } from './metals';
+import { sizeText } from './dossier';
+import { madeBetween } from './options';
 
 /** What a QR code of ordinary print on a label can hold and still be read: version 20, low correction; bytes. */
 export const LABEL_MOST_BYTES = 800;
@@ -29,10 +31,9 @@ export function labelLines(
         return ci ? [ci] : [];
       }),
   );
-  const metals = new Set(
-    laid
-      .flatMap((e) => e.recipe.mix.flatMap(tubePigments))
-      .flatMap(({ pigment }) => pigmentRow(pigment)?.metals ?? []),
+  const metals = metalsIn(
+    laid.map((e) => e.recipe),
+    painting.ground,
   );
   return [
     painting.title,
@@ -43,12 +44,12 @@ export function labelLines(
     varnish?.recipe.material
       ? `Varnish: ${MATERIALS[varnish.recipe.material].name}, ${day(Date.parse(varnish.at))}`
       : 'Not varnished',
-    ...(metals.size > 0 ? [`Holds ${[...metals].sort().join(', ')}. ${GOVERNS}`] : []),
+    ...(metals.length > 0 ? [`Holds ${metals.join(', ')}. ${GOVERNS}`] : []),
     ...(codes.size > 0 ? [`Pigments: ${[...codes].sort().join(' ')}`] : []),
     ...laid
       .filter((e) => e.role !== 'varnish')
       .sort((a, b) => a.at.localeCompare(b.at))
-      .map((e) => `${e.at.slice(0, 10)} ${e.name}`),
+      .map((e) => `${day(Date.parse(e.at))} ${e.name}`),
   ];
 }
 

@@ -20,7 +20,9 @@ const nothing = (): never => {
 /** The record that a PDF of ours carries inside, as text. Throws `document-unreadable`. */
 export async function jsonInPdf(bytes: Uint8Array): Promise<string> {
   const doc = await PDFDocument.load(bytes, { updateMetadata: false }).catch(nothing);
-  const names = doc.catalog.lookupMaybe(PDFName.of('Names'), PDFDict);
+  // A file that is only called a PDF has no catalogue, whatever the types say.
+  const catalog = doc.catalog as PDFDict | undefined;
+  const names = catalog?.lookupMaybe(PDFName.of('Names'), PDFDict);
   const files = names?.lookupMaybe(PDFName.of('EmbeddedFiles'), PDFDict);
   const pairs = files?.lookupMaybe(PDFName.of('Names'), PDFArray);
   if (!pairs) return nothing();

@@ -1,16 +1,15 @@
-import { METAL_CAUTIONS } from '@/data/cautions';
-import { pigmentRow } from '../cabinet/paints';
-import { tubePigments } from '../cabinet/tube-names';
 import { openBothers } from '../painting/notes-of';
 import { plannedCoats } from '../painting/sites';
 import type { PaintingAssessment } from '../painting/layer';
 import { WAITS_FOR } from '@/data/finish';
 import type { Block } from './blocks';
-import { sizeText, type RecordOptions } from './dossier';
+import { sizeText } from './dossier';
+import type { RecordOptions } from './options';
+import { metalCautions, metalsIn } from './metals';
 import { columnsDrawing } from './section';
 import { mediumWords, mixWords } from './words';
 
-/** One page to pin to the wall: what is still to be laid, passage by passage, with its mix and what it waits for. */
+/** To pin to the wall, one page unless very much is planned: what is still to be laid, passage by passage, with its mix and what it waits for. */
 export function planBlocks(
   assessment: PaintingAssessment,
   { swatches, day, nowMs }: Pick<RecordOptions, 'swatches' | 'day' | 'nowMs'>,
@@ -25,11 +24,6 @@ export function planBlocks(
       `${c.recipe.thicknessUm} µm`,
       WAITS_FOR[c.onto],
     ]),
-  );
-  const metals = new Set(
-    painting.coats
-      .flatMap((c) => c.recipe.mix.flatMap(tubePigments))
-      .flatMap(({ pigment }) => pigmentRow(pigment)?.metals ?? []),
   );
   const bothers = openBothers(painting);
   const due = painting.planning?.dueAt;
@@ -55,9 +49,12 @@ export function planBlocks(
           ...bothers.map((b): Block => ({ kind: 'note', text: b.text })),
         ] satisfies Block[])
       : []),
-    ...[...metals].flatMap((m): Block[] =>
-      METAL_CAUTIONS[m] ? [{ kind: 'note', text: METAL_CAUTIONS[m] }] : [],
-    ),
+    ...metalCautions(
+      metalsIn(
+        painting.coats.map((c) => c.recipe),
+        painting.ground,
+      ),
+    ).map((text): Block => ({ kind: 'note', text })),
     {
       kind: 'note',
       text: 'Oily rags: dry flat, unstacked, outdoors, or under water in a closed metal can.',

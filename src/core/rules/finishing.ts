@@ -162,6 +162,25 @@ const varnishTooEarly = rule({
   },
 });
 
+const varnishTestFailed = rule({
+  key: 'varnish-test-failed',
+  title: 'A test before the varnish failed',
+  says: 'The film is not ready, whatever the day says.',
+  mend: 'Wait a month and make it again on the witness, not on the picture.',
+  source: PRACTICE,
+  confidence: 'low',
+  needs: 'other-stuff',
+  speaks: ({ film, failedTest, atMs }) => {
+    if (!isFinalVarnish(film.kept.material) || film.kept.material === 'wax-polish' || !failedTest)
+      return null;
+    const { name, repeatFromMs } = failedTest;
+    // From then on it is worth repeating; that it failed stands until it has been.
+    return atMs < repeatFromMs
+      ? { severity: 'strong', about: name, untilMs: repeatFromMs }
+      : { severity: 'caution', about: name };
+  },
+});
+
 const varnishOnSoft = rule({
   key: 'varnish-on-soft',
   title: 'Varnish on what never dries',
@@ -225,6 +244,7 @@ export const FINISHING_RULES = [
   retouchTwice,
   varnishBetween,
   varnishTooEarly,
+  varnishTestFailed,
   varnishOnSoft,
   varnishSinks,
   naturalVarnishOnResin,

@@ -1,4 +1,4 @@
 export { belowOnGround, isFinalVarnish, withFilm } from './below';
-export { gravest, judgeSite, stops } from './judge-site';
+export { gravest, holdsVarnish, judgeSite, stops } from './judge-site';
 export { traitsOf, type Traits } from './traits';
 export type { BelowSummary, Finding, RuleFilm, RuleSite } from './types';

@@ -58,6 +58,15 @@ export function judgeSiteInOrder(site: RuleSite, order: readonly RuleKey[]): Fin
 export const stops = (finding: Finding): boolean =>
   finding.severity === 'forbid' && finding.overruled === null;
 
+const HOLD_VARNISH: ReadonlySet<Finding['rule']> = new Set<Finding['rule']>([
+  'varnish-too-early',
+  'varnish-test-failed',
+]);
+
+/** What keeps a varnish off for a time: it is advised against, not refused, and nobody is offered it all the same. */
+export const holdsVarnish = ({ rule, severity }: Finding): boolean =>
+  HOLD_VARNISH.has(rule) && severity === 'strong';
+
 /** The gravest severity of some findings that still stand; null when nothing is said. */
 export function gravest(findings: Finding[]): Severity | null {
   const standing = findings.filter((f) => f.overruled === null);

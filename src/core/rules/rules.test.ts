@@ -26,6 +26,8 @@ interface Case {
   ground?: Ground;
   support?: Partial<Support>;
   climate?: Partial<Climate>;
+  /** A swab that took colour, so many days ago. */
+  failedAgo?: number;
 }
 
 const gesso = (more: object = {}): Ground => ({ kind: 'acrylic-gesso', coats: 4, ...more });
@@ -36,7 +38,7 @@ const recipeFor = (is: Laid['is']): Recipe =>
     ? { mix: [], medium: [], mediumShare: 0, thicknessUm: 5, material: is }
     : is;
 
-function paintingOf({ coats, ground = gesso(), support = {} }: Case): Painting {
+function paintingOf({ coats, ground = gesso(), support = {}, failedAgo }: Case): Painting {
   const base = newPainting();
   const here = base.passages[0]!.id;
   const made = coats.map((laid, i): Coat => ({
@@ -50,8 +52,12 @@ function paintingOf({ coats, ground = gesso(), support = {} }: Case): Painting {
     spot: null,
     ...laid.over,
   }));
+  const swab = { id: 't', test: 'swab' as const, passed: false, where: '' };
   return {
     ...base,
+    ...(failedAgo === undefined
+      ? {}
+      : { finishing: { scans: [], answers: [], tests: [{ ...swab, at: isoDaysAgo(failedAgo) }] } }),
     ground,
     support: { ...base.support, kind: 'fibreboard-panel', ...support },
     coats: made,
@@ -564,6 +570,23 @@ const CASES: [RuleKey, Severity, Case, Case][] = [
     { coats: all(white(), ochre, 'resin-varnish') },
   ],
   [
+    'varnish-test-failed',
+    'strong',
+    {
+      failedAgo: 5,
+      coats: [
+        { is: white(), ago: 800 },
+        { is: 'resin-varnish', over: { role: 'varnish' } },
+      ],
+    },
+    {
+      coats: [
+        { is: white(), ago: 800 },
+        { is: 'resin-varnish', over: { role: 'varnish' } },
+      ],
+    },
+  ],
+  [
     'varnish-too-early',
     'strong',
     {
@@ -805,6 +828,25 @@ describe('how rules speak', () => {
       })[0]!.findings.map((f) => f.rule);
     expect(rules('mineral-spirits')).not.toContain('medium-over-quarter');
     expect(rules('stand-oil')).toContain('medium-over-quarter');
+  });
+
+  test('a failed test holds the varnish back for a month; it stands as a caution until it is made again', () => {
+    const said = (failedAgo: number, role: 'varnish' | 'glaze' = 'varnish') =>
+      findingsOf({
+        failedAgo,
+        coats: [
+          { is: white(), ago: 800 },
+          role === 'varnish'
+            ? { is: 'synthetic-varnish', over: { role } }
+            : { is: damar(), over: { role } },
+        ],
+      }).find((f) => f.rule === 'varnish-test-failed');
+    expect(said(5)).toMatchObject({ severity: 'strong', about: 'Swab' });
+    expect(said(5)!.untilMs).toBe(NOW_MS + 25 * 86_400_000);
+    expect(said(31)).toMatchObject({ severity: 'caution', untilMs: null });
+    expect(said(5, 'glaze')).toBeUndefined();
+    // What was found before the last coat says nothing of it.
+    expect(said(900)).toBeUndefined();
   });
 
   test('a varnish waits for the last of all films, not for the top one', () => {

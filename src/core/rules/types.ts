@@ -83,6 +83,8 @@ export interface RuleSite {
     doseOf: (times: DryingTimes) => number,
   ) => { name: string; untilMs: number | null; dose: number } | null;
   trapIndex: number | null;
+  /** A test before the varnish that had failed by then and was not made again: which, and when it is worth repeating. */
+  failedTest: { name: string; repeatFromMs: number } | null;
   /** The time the film went on; for a planned one, now. */
   atMs: number;
   /** Nothing lies or is planned on it. */

@@ -9,6 +9,7 @@ import {
 } from '../painting/layer';
 import { DEADLINE_QUANTILE } from '../painting/pair';
 import type { Importance, Milestone } from '../painting/deadline';
+import { testsState } from '../finish/tests';
 import { restsUntilMs } from '../painting/easel';
 import { sameSpot } from '../painting/sites';
 import { isCouch } from '../painting/vocabulary';
@@ -415,7 +416,14 @@ export class PaintingWorks {
       ];
       const minutesEach = step.minutes / step.workIds.length;
       step.workIds.forEach((id, k) => {
-        const notBefore = Math.max(own.notBefore, restsUntilMs(this.painting) ?? -Infinity);
+        const notBefore = Math.max(
+          own.notBefore,
+          restsUntilMs(this.painting) ?? -Infinity,
+          // A varnish does not go on before a test that failed has been made again.
+          step.coat.role === 'varnish'
+            ? (testsState(this.painting).repeatFromMs ?? -Infinity)
+            : -Infinity,
+        );
         const keptOut = this.input.keptOut[id] ?? this.input.keptOut[step.id];
         this.works.push({
           id,

@@ -12,7 +12,7 @@ import { asItWas, optionsAt, stackAt, topAt } from '../painting/hour';
 import { likeCoat } from '../painting/improvise';
 import type { Coat, Painting, Spot } from '../painting/schema';
 import { assessPainting } from '../painting/assess';
-import { stops, type Finding } from '../rules';
+import { holdsVarnish, stops, type Finding } from '../rules';
 import { gravestByRule } from './findings';
 
 /** A laying that is asked about: this paint, there, then. */
@@ -88,9 +88,7 @@ export function toldLaying(
     passageIds.flatMap((id): Finding[] => [
       ...saidOn(stackAt(told, id, place)),
       // Paint goes round a spot that is not ready; a varnish is held back by it.
-      ...spotsOf(id)
-        .flatMap(saidOn)
-        .filter((f) => f.rule === 'varnish-too-early'),
+      ...spotsOf(id).flatMap(saidOn).filter(holdsVarnish),
     ]),
   ).filter((finding) => finding.severity !== 'note');
   const [lifted] = where((top) => liftsAt(top, atMs));

@@ -9,7 +9,7 @@ import {
   type SiteStack,
 } from '../painting';
 import { softlyAwaited, softNeighbours, type SoftNeighbour } from '../painting/edges';
-import { stops } from '../rules';
+import { holdsVarnish, stops } from '../rules';
 import type { Coat, Onto, Painting, Passage } from '../painting/schema';
 
 export const TODAY_GROUPS = ['takes-a-coat', 'still-open', 'leave-alone'] as const;
@@ -119,9 +119,8 @@ function paintedRow(top: Layer, next: Layer | null, nowMs: number): Judged {
   };
 }
 
-/** A varnish that comes too early is advised against, not refused; nobody is offered it all the same. */
 const holdsBack = (finding: Layer['findings'][number]): boolean =>
-  stops(finding) || (finding.rule === 'varnish-too-early' && finding.overruled === null);
+  stops(finding) || (holdsVarnish(finding) && finding.overruled === null);
 
 /**
  * A coat that a rule refuses is not offered, however dry the film below it is. It waits until the last of

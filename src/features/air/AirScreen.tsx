@@ -1,16 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { AIR_ADVICE, VAPOURS, VAPOUR_KEYS, type VapourKey } from '@/data/air';
+import { AIR_ADVICE, USUAL_ROOM, VAPOURS, VAPOUR_KEYS, type VapourKey } from '@/data/air';
 import { GOVERNS } from '@/data/cautions';
 import { airOutlook, type Range, type VapourOutlook } from '@/core/air/outlook';
 import { roomSchema, type Room } from '@/core/air/room-schema';
-import { vapourOfCoat, type Source } from '@/core/air/sources';
+import { vapourOfSession, type Source } from '@/core/air/sources';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
-import type { Painting } from '@/core/painting';
-import { laidEvents } from '@/core/painting/sites';
-import { lossesOf } from '@/core/quantity/shopping';
-import { laidCm2 } from '@/core/session/pace';
-import { sessionMinutes, type Session } from '@/core/session';
+import { sessionMinutes } from '@/core/session';
+import { useParam } from '@/features/params';
 import { useSessions } from '@/features/session/useSession';
 import { parseNumber, useLiveForm } from '@/forms';
 import { useNow, useStoreDispatch, useStoreSelector } from '@/store/hooks';
@@ -26,28 +23,7 @@ import { Heading, Text } from '@/ui/Text';
 import { sessionDay } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
 
-/** A small room with its window shut, until it is said otherwise. */
-const USUAL_ROOM: Room = { volumeM3: 40, changesLeast: 0.3, changesMost: 2 };
 const SESSIONS_OFFERED = 5;
-
-/** What was laid in a session, as what it gave off. */
-function givenOff(session: Session, paintings: Record<string, Painting | undefined>): Source[] {
-  const end = session.endedAt ?? '9999';
-  return [...new Set(session.works.map((w) => w.paintingId))].flatMap((id) => {
-    const painting = paintings[id];
-    if (!painting) return [];
-    return laidEvents(painting)
-      .filter((e) => e.at >= session.startedAt && e.at <= end)
-      .flatMap((e) =>
-        vapourOfCoat(
-          STUDIO_HANDBOOK,
-          e.recipe,
-          laidCm2(painting, e),
-          lossesOf(STUDIO_HANDBOOK, painting),
-        ),
-      );
-  });
-}
 
 /** What evaporates in a session and what that leaves in the room: a range, never a clearance. */
 export function AirScreen() {
@@ -55,8 +31,9 @@ export function AirScreen() {
   const sessions = useSessions();
   const paintings = useStoreSelector((s) => s.paintings.entities);
   const room = useStoreSelector((s) => s.studio.room) ?? USUAL_ROOM;
-  const offered = sessions.slice(0, SESSIONS_OFFERED);
-  const [chosen, setChosen] = useState('none');
+  const asked = useParam('session');
+  const offered = sessions.filter((s, i) => i < SESSIONS_OFFERED || s.id === asked);
+  const [chosen, setChosen] = useState(asked ?? 'none');
   const session = offered.find((s) => s.id === chosen) ?? null;
   const [hours, setHours] = useState('3');
   const [solvent, setSolvent] = useState<VapourKey>('odourless');
@@ -67,7 +44,7 @@ export function AirScreen() {
   const wash = parseNumber(washed);
   const known = lasts > 0 && dish >= 0 && wash >= 0;
   const sources: Source[] = [
-    ...(session ? givenOff(session, paintings) : []),
+    ...(session ? vapourOfSession(STUDIO_HANDBOOK, session, paintings) : []),
     ...(dish > 0
       ? [{ kind: 'dish' as const, vapour: solvent, diameterCm: dish, hours: lasts }]
       : []),

@@ -3,6 +3,8 @@ import { createStore } from '@/store/store';
 import { choose, inStudio, type as typed } from '../tests/render';
 import { AirScreen } from './AirScreen';
 
+jest.mock('expo-router', () => ({ useLocalSearchParams: () => ({}) }));
+
 const opened = () => {
   const store = createStore();
   inStudio(<AirScreen />, store);

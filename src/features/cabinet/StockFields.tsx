@@ -42,6 +42,11 @@ export function StockFields({ edit: { form } }: { edit: PaintEdit }) {
           {...form.number('price', 'money', null)}
         />
       </View>
+      {now && leftAt === undefined ? (
+        <Text size="small" tone="ink2">
+          Say what is left of it now, and the coats laid from then on run it down.
+        </Text>
+      ) : null}
       {now && typeof leftAt === 'string' && typeof tubeMl === 'number' ? (
         <Text size="small" tone="ink2">
           {`Said ${dayMonthYear(Date.parse(leftAt))}. With the coats laid since then about ${Math.round(now.left * tubeMl)} ml are left.`}

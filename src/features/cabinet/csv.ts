@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
-import { guardedCell, plainCell } from '@/core/formats/csv-cells';
+import { guardedCell } from '@/core/formats/csv-cells';
+import { csvRows } from '@/core/formats/csv-rows';
 import {
   COLUMNS,
   MEDIUM_COLUMNS,
@@ -37,8 +38,6 @@ export interface ReadTable<T> {
   bad: BadRow[];
 }
 
-const lineOf = (text: string, offset: number): number => text.slice(0, offset).split('\n').length;
-
 interface Reading<T> {
   columns: readonly string[];
   needed: readonly string[];
@@ -53,38 +52,21 @@ function readTable<T extends { id: string }>(
   text: string,
   { columns, needed, read }: Reading<T>,
 ): ReadTable<T> {
-  const clean = text.replace(/^\uFEFF/, '').replace(/\r\n?/g, '\n');
   const out: ReadTable<T> = { items: [], bad: [] };
   const seen = new Map<string, number>();
-  let fields: string[] = [];
-  let from = 0;
-  Papa.parse<Row>(clean, {
-    header: true,
-    skipEmptyLines: 'greedy',
-    transform: plainCell,
-    transformHeader: (name) => name.trim().toLowerCase(),
-    step: ({ data, errors, meta }) => {
-      if (fields.length === 0) {
-        fields = meta.fields ?? [];
-        from = clean.indexOf('\n') + 1;
-      }
-      const line = lineOf(clean, from);
-      from = meta.cursor;
-      const row = read(data);
-      // A row that is cut short still says what it can; one with too many cells is out of step.
-      const problems = [
-        ...errors.filter((e) => e.code !== 'TooFewFields').map((e) => e.message),
-        ...('problems' in row ? row.problems : []),
-      ];
-      if ('item' in row && problems.length === 0) {
-        const before = seen.get(row.item.id);
-        if (before === undefined) {
-          seen.set(row.item.id, line);
-          out.items.push(row.item);
-        } else out.bad.push({ line, problems: [`id: the same as in line ${before}.`] });
-      } else out.bad.push({ line, problems });
-    },
-  });
+  const { fields, rows } = csvRows(text);
+  for (const { line, row: cells, problems: broken } of rows) {
+    const row = read(cells);
+    // A row that is cut short still says what it can; one with too many cells is out of step.
+    const problems = [...broken, ...('problems' in row ? row.problems : [])];
+    if ('item' in row && problems.length === 0) {
+      const before = seen.get(row.item.id);
+      if (before === undefined) {
+        seen.set(row.item.id, line);
+        out.items.push(row.item);
+      } else out.bad.push({ line, problems: [`id: the same as in line ${before}.`] });
+    } else out.bad.push({ line, problems });
+  }
   const missing = needed.find((name) => !fields.includes(name));
   if (missing !== undefined)
     throw new Error(

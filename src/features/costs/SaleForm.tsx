@@ -36,9 +36,13 @@ export function SaleForm({ painting }: { painting: Painting }) {
         kind="quiet"
         onPress={() =>
           dispatch(
-            changePainting(painting.id, 'Took the sale back', (p, m) =>
-              setAccounts(p, { sale: undefined }, m),
-            ),
+            changePainting(painting.id, 'Took the sale back', (p, m) => {
+              const kept = setAccounts(p, { sale: undefined }, m);
+              // It left with the sale, and is back with it.
+              return p.easel?.kind === 'gone' && p.easel.to === sale.to
+                ? putOnEasel(kept, null, m)
+                : kept;
+            }),
           )
         }
         style={{ alignSelf: 'flex-start' }}
@@ -73,7 +77,7 @@ function NewSale({ painting }: { painting: Painting }) {
     dispatch(
       changePainting(painting.id, `Sold ${painting.title}`, (p, m) => {
         const sold = setAccounts(p, { sale: read.data }, m);
-        return leaves ? putOnEasel(sold, { kind: 'gone', at: m.now, to: who }, m) : sold;
+        return leaves ? putOnEasel(sold, { kind: 'gone', at: read.data.at, to: who }, m) : sold;
       }),
     );
     to.done();

@@ -50,7 +50,8 @@ const draftSchema = z.object({
   weight: z.literal(BOTHER_WEIGHTS),
   passageId: z.string(),
   quarter: z.string(),
-  at: z.tuple([z.number(), z.number()]).nullable(),
+  /** On which photo, and where on it. */
+  at: z.object({ pictureId: z.string(), x: z.number(), y: z.number() }).nullable(),
 });
 type BotherDraft = z.infer<typeof draftSchema>;
 const EMPTY: BotherDraft = {
@@ -62,7 +63,7 @@ const EMPTY: BotherDraft = {
   at: null,
 };
 
-/** Half a finger's breadth: how large a photo is shown to point on. */
+/** How wide a photo is shown to point on, px: a phone's width. */
 const POINTED_WIDTH = 320;
 
 /** What bothers, with its place, kind and weight; half typed it is there again after a reload. */
@@ -73,6 +74,8 @@ export function BotherForm({ painting }: { painting: Painting }) {
   const { value } = kept;
   const set = (change: Partial<BotherDraft>) => kept.set({ ...value, ...change });
   const photo = usePictures(painting).findLast((p) => p.kind === 'progress') ?? null;
+  // A place on a photo that is not the last any more says nothing on another.
+  const at = value.at && value.at.pictureId === photo?.id ? value.at : null;
   const add = () => {
     const text = botherSchema.shape.text.safeParse(value.text);
     if (!text.success) return setError(text.error.issues[0]!.message);
@@ -87,15 +90,12 @@ export function BotherForm({ painting }: { painting: Painting }) {
             kind: value.kind,
             weight: value.weight,
             ...(value.quarter !== NOWHERE ? { quarter: value.quarter as Quarter } : {}),
-            ...(value.at && photo
-              ? { place: { pictureId: photo.id, x: value.at[0], y: value.at[1] } }
-              : {}),
+            ...(at ? { place: at } : {}),
           },
           m,
         ),
       ),
     );
-    // What was chosen stays for the next of its kind; the words go.
     kept.done();
   };
   return (
@@ -134,8 +134,8 @@ export function BotherForm({ painting }: { painting: Painting }) {
           id={photo.id}
           ratio={photo.height / photo.width}
           pixels={photo.width}
-          at={value.at}
-          onAt={(at) => set({ at })}
+          at={at}
+          onAt={(place) => set({ at: place && { pictureId: photo.id, x: place[0], y: place[1] } })}
         />
       ) : (
         <Choice
@@ -165,20 +165,16 @@ function OnPhoto({
   ratio: number;
   pixels: number;
   at: BotherDraft['at'];
-  onAt: (at: BotherDraft['at']) => void;
+  onAt: (at: readonly [number, number] | null) => void;
 }) {
   const jpeg = useJpeg(id);
-  const [open, setOpen] = useState(at !== null);
   if (!jpeg) return null;
-  if (!open)
+  if (!at)
     return (
       <Action
         title="Point at it on the last photo"
         kind="quiet"
-        onPress={() => {
-          setOpen(true);
-          onAt([0.5, 0.5]);
-        }}
+        onPress={() => onAt([0.5, 0.5])}
         style={{ alignSelf: 'flex-start' }}
       />
     );
@@ -190,18 +186,15 @@ function OnPhoto({
         ratio={ratio}
         width={POINTED_WIDTH}
         pixels={pixels}
-        handles={[{ key: 'here', name: 'what bothers', at: at ?? [0.5, 0.5] }]}
+        handles={[{ key: 'here', name: 'what bothers', at: [at.x, at.y] }]}
         active="here"
         onActive={() => undefined}
-        onMove={(_, to) => onAt([to[0], to[1]])}
+        onMove={(_, to) => onAt(to)}
       />
       <Action
         title="No place on the photo"
         kind="quiet"
-        onPress={() => {
-          setOpen(false);
-          onAt(null);
-        }}
+        onPress={() => onAt(null)}
         style={{ alignSelf: 'flex-start' }}
       />
     </View>

@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { USUAL_DEPTH_MM, USUAL_FRAME } from '@/data/finish';
 import { DAY_MS } from '@/core/drying';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { finishingOf, setFinishing } from '@/core/finish/edit';
@@ -23,21 +24,9 @@ import { Tick } from '@/ui/Tick';
 import { dayMonthYear } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
 
-/** How deep a stretcher or panel usually is, mm. */
-const USUAL_DEPTH: Record<Painting['support']['kind'], number> = {
-  canvas: 18,
-  linen: 18,
-  'linen-on-panel': 6,
-  'wood-panel': 10,
-  'fibreboard-panel': 4,
-  'metal-panel': 3,
-};
-
 const usualFrame = ({ support }: Painting): FrameFacts => ({
-  rebateMm: 25,
-  supportMm: USUAL_DEPTH[support.kind],
-  glazed: false,
-  spacerMm: 3,
+  ...USUAL_FRAME,
+  supportMm: USUAL_DEPTH_MM[support.kind],
 });
 
 /** Whether it goes into its frame, and how it may travel. */

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg';
 import type { Curve } from '@/core/finish/curve';
+import { Text } from '@/ui/Text';
 import { colour, font } from '@/ui/tokens';
 
 const HEIGHT = 180;
@@ -83,9 +84,14 @@ export function HoursCurve({ curve: { sittings } }: { curve: Curve }) {
               fontFamily={font.text}
               fill={colour.ink2}
             >
-              {`${last.hours.toFixed(1)} h; tawny: painted, dotted: bothers found, grey: settled`}
+              {`${last.hours.toFixed(1)} h`}
             </SvgText>
           </Svg>
+          <Text size="small" tone="ink2">
+            {last.found > 0
+              ? 'Tawny: painted. Dotted: bothers found. Grey: settled.'
+              : 'Tawny: painted, in whole pictures.'}
+          </Text>
         </View>
       ) : null}
     </View>

@@ -8,7 +8,7 @@ import { botherCounts } from '@/core/finish/sorted';
 import { standingOf, type Standing } from '@/core/finish/stopping';
 import { finishingSchema } from '@/core/finish/schema';
 import { STOPPING_RULES, type StoppingRule } from '@/core/finish/vocabulary';
-import type { Painting, PaintingAssessment } from '@/core/painting';
+import { isOnEasel, type Painting, type PaintingAssessment } from '@/core/painting';
 import { putOnEasel } from '@/core/painting/easel';
 import { easelWords } from '@/features/easel-words';
 import { FromPhotos } from '@/features/look/FromPhotos';
@@ -124,15 +124,26 @@ export function Stopping({ assessment: { painting } }: { assessment: PaintingAss
           {rule === 'hours-spent' ? <AgreedHours key={painting.id} painting={painting} /> : null}
           <Text tone="ink2">{easelWords(painting, now)}.</Text>
           <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: space.s }}>
-            <Action title="Leave it a week" onPress={rest} />
-            <Action
-              title="It is finished"
-              onPress={() =>
-                change(`${painting.title}: finished`, (p, m) =>
-                  putOnEasel(p, { kind: 'finished', at: m.now }, m),
-                )
-              }
-            />
+            {isOnEasel(painting, now) ? (
+              <Action title="Leave it a week" onPress={rest} />
+            ) : (
+              <Action
+                title="Back on the easel"
+                onPress={() =>
+                  change(`${painting.title}: on the easel`, (p, m) => putOnEasel(p, null, m))
+                }
+              />
+            )}
+            {painting.easel?.kind === 'finished' || painting.easel?.kind === 'gone' ? null : (
+              <Action
+                title="It is finished"
+                onPress={() =>
+                  change(`${painting.title}: finished`, (p, m) =>
+                    putOnEasel(p, { kind: 'finished', at: m.now }, m),
+                  )
+                }
+              />
+            )}
           </View>
           <Text size="small" tone="ink2">
             Left alone it leaves the plan until that day; Today says when to look again.

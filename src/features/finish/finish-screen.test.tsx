@@ -55,3 +55,18 @@ test('a rule of stopping is chosen and told; the hours agreed are kept', () => {
   press('It would only change it');
   expect(screen.getByText(/By your rule it may rest/)).toBeTruthy();
 });
+
+test('left a week it is taken back onto the easel when the painter wants; finished, it is not finished twice', () => {
+  const { now } = opened();
+  choose('when to stop');
+  press('Leave it a week');
+  expect(now().easel?.kind).toBe('resting');
+  expect(screen.queryByRole('button', { name: 'Leave it a week' })).toBeNull();
+  press('Back on the easel');
+  expect(now().easel ?? null).toBeNull();
+  press('It is finished');
+  expect(now().easel?.kind).toBe('finished');
+  expect(screen.queryByRole('button', { name: 'It is finished' })).toBeNull();
+  press('Back on the easel');
+  expect(screen.getByText('On the easel.')).toBeTruthy();
+});

@@ -10,6 +10,7 @@ import {
   workedMinutes,
   type Session,
 } from '@/core/session';
+import { airAddress } from '@/features/addresses';
 import { NotHereScreen } from '@/features/frame/NotHereScreen';
 import { useLiveForm } from '@/forms';
 import { changeSession, removeSession } from '@/store/actions';
@@ -68,7 +69,10 @@ export function SessionPageScreen({ id }: { id: string }) {
               onPress={() => router.push('/session')}
             />
           ) : null}
-          <Action title="What it left in the air" onPress={() => router.push('/air')} />
+          <Action
+            title="What it left in the air"
+            onPress={() => router.push(airAddress(session.id))}
+          />
           <Action
             title="Delete this session"
             kind="danger"

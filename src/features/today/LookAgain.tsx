@@ -2,8 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { DAY_MS } from '@/core/drying';
 import { sortedBothers } from '@/core/finish/sorted';
-import { restsUntilMs } from '@/core/painting';
-import type { Painting } from '@/core/painting';
+import { restsUntilMs, type Painting } from '@/core/painting';
 import { finishAddress } from '@/features/addresses';
 import { useNow, usePaintings } from '@/store/hooks';
 import { ListRow } from '@/ui/ListRow';
@@ -20,15 +19,22 @@ interface Due {
   why: string;
 }
 
-function dueOf(painting: Painting): Due[] {
+/** What is to be looked at again of one picture, the first of it, as the list on its own page has it. */
+function dueOf(painting: Painting, untilMs: number): Due[] {
+  if (painting.easel?.kind === 'gone') return [];
   const rest = painting.easel?.kind === 'resting' ? restsUntilMs(painting) : null;
-  const bothers = painting.easel?.kind === 'gone' ? [] : sortedBothers(painting);
-  return [
-    ...(rest === null ? [] : [{ painting, ms: rest, why: 'it rests until then' }]),
-    ...bothers.flatMap(({ bother, said, againMs }) =>
-      said && againMs !== null ? [{ painting, ms: againMs, why: bother.text }] : [],
+  const all = [
+    ...(rest === null ? [] : [{ ms: rest, why: 'it rests until then' }]),
+    ...sortedBothers(painting).flatMap(({ bother, againMs }) =>
+      againMs === null ? [] : [{ ms: againMs, why: bother.text }],
     ),
-  ];
+  ]
+    .filter((d) => d.ms <= untilMs)
+    .sort((a, b) => a.ms - b.ms);
+  const [first] = all;
+  if (!first) return [];
+  const more = all.length - 1;
+  return [{ painting, ms: first.ms, why: more > 0 ? `${first.why}, and ${more} more` : first.why }];
 }
 
 /** Pictures that were left alone, or of which something was to be looked at again: when that day has come, or soon. */
@@ -36,8 +42,7 @@ export function LookAgain() {
   const now = useNow();
   const router = useRouter();
   const due = usePaintings()
-    .flatMap(dueOf)
-    .filter((d) => d.ms <= now + AHEAD_DAYS * DAY_MS)
+    .flatMap((p) => dueOf(p, now + AHEAD_DAYS * DAY_MS))
     .sort((a, b) => a.ms - b.ms);
   if (due.length === 0) return null;
   return (
@@ -48,7 +53,7 @@ export function LookAgain() {
         const words = `${ms <= now ? 'now' : dayMonthYear(ms)}: ${why}`;
         return (
           <ListRow
-            key={`${painting.id} ${ms} ${why}`}
+            key={painting.id}
             href={href}
             onGo={() => router.push(href)}
             label={`Look again at ${painting.title}, ${words}`}

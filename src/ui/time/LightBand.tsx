@@ -27,6 +27,9 @@ const DAY_MS = 86_400_000;
 /** The day is drawn from five in the morning to eleven at night. */
 const FROM_H = 5;
 const TO_H = 23;
+/** Half a time of day in print, and what two of them need between their middles. */
+const HALF_LABEL = 22;
+const LABELS_APART = 52;
 
 /** The light of the day: dark, dawn, day, dusk; now as a mark on the arc of the sun. */
 export function LightBand({ width, nowMs, dawnMs, duskMs, dayStartMs }: Props) {
@@ -35,6 +38,7 @@ export function LightBand({ width, nowMs, dawnMs, duskMs, dayStartMs }: Props) {
   const x = timeScaleWithin({ width, fromMs: from, toMs: to });
   const [dawn, dusk] = [x(dawnMs ?? from), x(duskMs ?? to)];
   const nowX = x(nowMs);
+  const nowLabelX = Math.min(width - HALF_LABEL, Math.max(HALF_LABEL, nowX));
   const daylight = nowMs >= (dawnMs ?? from) && nowMs <= (duskMs ?? to);
   const rise = daylight ? Math.sin((Math.PI * (nowX - dawn)) / Math.max(1, dusk - dawn)) : 0;
   const stop = (px: number) => `${Math.min(100, Math.max(0, (px / width) * 100))}%`;
@@ -80,7 +84,7 @@ export function LightBand({ width, nowMs, dawnMs, duskMs, dayStartMs }: Props) {
         />
         <Line x1={0} x2={width} y1={HEIGHT} y2={HEIGHT} stroke={colour.ink} strokeWidth={1} />
         {[dawnMs, duskMs].map((ms) =>
-          ms !== null && Math.abs(x(ms) - nowX) > 44 ? (
+          ms !== null && Math.abs(x(ms) - nowLabelX) > LABELS_APART ? (
             <SvgText
               key={ms}
               x={x(ms)}
@@ -95,7 +99,7 @@ export function LightBand({ width, nowMs, dawnMs, duskMs, dayStartMs }: Props) {
           ) : null,
         )}
         <SvgText
-          x={Math.min(width - 22, Math.max(22, nowX))}
+          x={nowLabelX}
           y={HEIGHT + 17}
           textAnchor="middle"
           fontFamily={font.strong}

@@ -31,6 +31,33 @@ describe('light band', () => {
   });
 });
 
+test.each([
+  ['before the light begins, at the left edge', 2, 0],
+  ['shortly before the sun is up', 6.5, 1],
+  ['at noon', 12, 2],
+  ['late at night, at the right edge', 23.5, 1],
+])('the times under the band never touch each other: %s', (_, hour, least) => {
+  const width = 260;
+  const { container } = render(
+    <LightBand
+      width={width}
+      nowMs={start + hour * HOUR}
+      dawnMs={start + 7 * HOUR}
+      duskMs={start + 21 * HOUR}
+      dayStartMs={start}
+    />,
+  );
+  const middles = [...container.querySelectorAll('svg text')].map((t) =>
+    Number(t.getAttribute('x')),
+  );
+  // Now is always told, the light where there is room for it. Five figures of 15 px are 40 px wide.
+  expect(middles.length).toBeGreaterThanOrEqual(1 + least);
+  const sorted = middles.sort((a, b) => a - b);
+  sorted.slice(1).forEach((x, i) => expect(x - sorted[i]!).toBeGreaterThan(44));
+  expect(sorted[0]).toBeGreaterThanOrEqual(20);
+  expect(sorted.at(-1)).toBeLessThanOrEqual(width - 20);
+});
+
 const bar = (over: Partial<Parameters<typeof WindowBar>[0]>) => {
   const { container } = render(
     <WindowBar
