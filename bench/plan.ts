@@ -33,6 +33,9 @@ const STUDIO_CASES = 40;
 const STUDIO_MEAN = 0.02;
 const STUDIO_WORST = 0.05;
 const LIMIT_STUDIO_MS = 1000;
+/** Plans of three seeds lie so close on the mean, and in so many of the problems. */
+const APART = 0.01;
+const APART_AT_LEAST = 36;
 /** So many times the usual rounds are a long search. */
 const LONGER = 10;
 const LIMIT_FIRST_MS = 300;
@@ -131,13 +134,18 @@ function real(): boolean {
   const mean = (list: number[]): number => list.reduce((s, x) => s + x, 0) / list.length;
   const percent = (x: number): string => `${(100 * x).toFixed(1)} %`;
   const middleMs = times.sort((a, b) => a - b)[times.length >> 1]!;
+  const close = apart.filter((share) => share <= APART).length;
+  const together = mean(apart) <= APART && close >= APART_AT_LEAST;
   const held =
-    mean(gaps) <= STUDIO_MEAN && Math.max(...gaps) <= STUDIO_WORST && middleMs <= LIMIT_STUDIO_MS;
+    together &&
+    mean(gaps) <= STUDIO_MEAN &&
+    Math.max(...gaps) <= STUDIO_WORST &&
+    middleMs <= LIMIT_STUDIO_MS;
   console.log(
     `plan, ${STUDIO_CASES} of 30 to 150 works: above the best known by ${percent(mean(gaps))} on the mean (at most ${percent(STUDIO_MEAN)}), ${percent(Math.max(...gaps))} at worst (at most ${percent(STUDIO_WORST)}); above the bound by ${percent(gapToBound / STUDIO_CASES)}; ${middleMs.toFixed(0)} ms, the middle of all, of ${LIMIT_STUDIO_MS} (the longest ${times.at(-1)!.toFixed(0)} ms)${ok(held)}`,
   );
   console.log(
-    `  three seeds lie apart by ${percent(mean(apart))} on the mean, ${percent(Math.max(...apart))} at most (1 % is wanted; not a limit yet)`,
+    `  three seeds lie apart by ${percent(mean(apart))} on the mean (at most ${percent(APART)}), within that in ${close} of ${STUDIO_CASES} (at least ${APART_AT_LEAST}), ${percent(Math.max(...apart))} at most${ok(together)}`,
   );
   return held;
 }

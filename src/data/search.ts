@@ -19,7 +19,7 @@ export const SEARCH_ROWS = {
   tinyCycles: tried(3, 'cycles'),
   fewestRounds: tried(1500, 'rounds'),
   mostRounds: tried(50_000, 'rounds'),
-  roundsTimesWorks: tried(1_100_000, 'rounds times works'),
+  roundsTimesWorks: tried(550_000, 'rounds times works'),
   /** Days given to a painting without a date, where it competes with dated ones. */
   undatedDays: tried(400, 'd'),
   /** Between the urgencies of two paintings that are taken one after the other: no chain is as long. */
@@ -51,8 +51,9 @@ export const SEARCH_ROWS = {
   ruinPaintingWhole: tried(0.8, 'chance, cumulated'),
   ruinPaintingWork: tried(0.5, 'chance'),
   ruinMostWorks: tried(150, 'works of a session'),
-  /** Everything from a moment on. */
+  /** Everything from a moment on; seldom where walks through the calendar do that better. */
   ruinFlow: tried(0.1, 'chance'),
+  ruinFlowStudio: tried(0.03, 'chance'),
   ruinFlowFromStart: tried(0.3, 'chance'),
   /**
    * How the torn part is built again: in the order it stood, but for a painting or two that are put off or brought
@@ -67,7 +68,36 @@ export const SEARCH_ROWS = {
   passMediumNever: tried(0.6, 'chance'),
   skipNever: tried(0.85, 'chance'),
   skipMost: tried(0.4, 'chance'),
+  /**
+   * How often a part of a studio's plan is built by walking the calendar, not work by work; and by what a session's works
+   * are chosen then and in walks: days that a medium which is out is worth, and one that fills the session; slots for
+   * which a session is begun; days for a day that must still follow.
+   */
+  rebuildForward: tried(0.5, 'chance'),
+  walkBonusNone: tried(0.2, 'chance'),
+  walkBonusMost: tried(30, 'd'),
+  walkFillNone: tried(0.3, 'chance'),
+  walkLeastMost: tried(3, 'slots'),
+  walkTailMost: tried(2, 'days for a day'),
   keepShut: tried(0.5, 'chance'),
+  /**
+   * Walks through the calendar: how many, ways in which each plan is gone on with, plans looked at in all of them, and
+   * slots of all plans together that are kept in memory. The order in which a session's works are chosen: days for a
+   * slot that a painting still wants, chance days for each painting, and how often a session is passed.
+   */
+  beams: tried(2, 'walks'),
+  beamTries: tried(12, 'plans'),
+  beamPlans: tried(95_000, 'plans'),
+  beamMostSlots: tried(4e6, 'slots'),
+  beamLoad: tried(4, 'd'),
+  beamNoise: tried(20, 'd'),
+  beamSkip: tried(0.3, 'chance'),
+  /** The later part walked again: plans looked at, kept and gone on with, the latest start, and rounds of mending. */
+  againPlans: tried(75_000, 'plans'),
+  againWidth: tried(20, 'plans'),
+  againTries: tried(12, 'plans'),
+  againUpTo: tried(0.9, 'share of the windows'),
+  againRounds: tried(300, 'rounds'),
   /** The search over the order of the paintings: plans built, by the size; how a plan is changed, cumulated; its heat. */
   orderLooks: tried(8000, 'plans'),
   orderLooksSmall: tried(500, 'plans'),
@@ -80,8 +110,8 @@ export const SEARCH_ROWS = {
   orderApartLeast: tried(0.3, 'd'),
   orderApartMost: tried(1e5, 'd'),
   orderHeat: tried(0.01, 'share of the cost'),
-  /** Searches begun from different orders in a problem of a studio's size; the better half of them goes on each time. */
-  starts: tried(8, 'searches'),
+  /** Searches begun from different plans in a problem of a studio's size; the better half of them goes on each time. */
+  starts: tried(4, 'searches'),
   /** The last plan stays unless another is better by so much: what was told is not turned over for a trifle. */
   worthMoving: tried(0.005, 'share of the cost'),
   /** The painter, or the page, is asked every so many rounds whether to stop. */

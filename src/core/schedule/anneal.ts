@@ -3,8 +3,10 @@ import { DAY_MS } from '../drying';
 import type { Compiled } from './compile';
 import { decode } from './decode';
 import { exchange } from './exchange';
+import { forward } from './forward';
 import { polish } from './polish';
-import { LARGE, ruin } from './ruin';
+import { EARLIEST, type PlacePolicy } from './place';
+import { isStudio, LARGE, Part, ruin, shutSome } from './ruin';
 import { UNPLACED, type PlanState } from './state';
 
 /** Every work, by its place. */
@@ -24,36 +26,82 @@ export const foundOf = (state: PlanState, cost: number): Found => ({
   missed: all(state.of).filter(state.wasMissed),
 });
 
+const any = <T>(list: readonly T[], random: () => number): T => list[(random() * list.length) | 0]!;
+
 /** Urgencies by which a part that was torn down is built again, days: see `SEARCH.orderStays`. */
 function urge(
   { slots, project }: Compiled,
-  before: { i: number; t: number }[],
-  projects: number[],
+  part: Part,
   { slack, tails }: { slack: Float64Array; tails: Float64Array },
   random: () => number,
-  urgency: Float64Array,
+  { urgency, offset }: { urgency: Float64Array; offset: Float64Array },
 ): void {
-  const any = <T>(list: readonly T[]): T => list[(random() * list.length) | 0]!;
+  const { works, projects } = part;
   const how = random();
   const strict = how < SEARCH.rankPaintings;
   const asTheyStood = how > 1 - SEARCH.orderStays;
-  const shake = any(asTheyStood ? SEARCH_SHAKE_DAYS : SEARCH_NOISE_DAYS);
+  const shake = any(asTheyStood ? SEARCH_SHAKE_DAYS : SEARCH_NOISE_DAYS, random);
   let apart = 0;
   if (strict) apart = SEARCH.paintingsApart;
-  else if (!asTheyStood && random() < SEARCH.apartBySlack) apart = any(SEARCH_SHIFT_DAYS);
-  const offsets = projects.map(() => (apart > 0 ? apart * random() : 0));
-  if (asTheyStood) {
+  else if (!asTheyStood && random() < SEARCH.apartBySlack) apart = any(SEARCH_SHIFT_DAYS, random);
+  for (const g of projects) offset[g] = apart > 0 ? apart * random() : 0;
+  if (asTheyStood && projects.length > 0) {
     const luck = random();
     const shifted = luck < SEARCH.shiftNone ? 0 : luck < SEARCH.shiftOne ? 1 : 2;
     for (let k = 0; k < shifted; k++)
-      offsets[(random() * offsets.length) | 0] = 2 * (random() - 0.5) * any(SEARCH_SHIFT_DAYS);
+      offset[any(projects, random)] = 2 * (random() - 0.5) * any(SEARCH_SHIFT_DAYS, random);
   }
-  for (const { i, t } of before) {
+  for (const i of works) {
+    const t = part.stood(i);
     const stood = asTheyStood && t !== UNPLACED ? slots.start[t]! / DAY_MS : slack[i]!;
-    urgency[i] =
-      (offsets[projects.indexOf(project[i]!)] ?? 0) +
-      (strict ? -tails[i]! : stood) +
-      shake * random();
+    const g = project[i]!;
+    urgency[i] = (g < 0 ? 0 : offset[g]!) + (strict ? -tails[i]! : stood) + shake * random();
+  }
+}
+
+/** Parts of a plan torn down and built anew, with the room that takes. */
+class Rebuilding {
+  private readonly closed: Uint8Array;
+  private readonly part: Part;
+  private readonly room: { urgency: Float64Array; offset: Float64Array };
+  private readonly policy: PlacePolicy;
+
+  constructor(
+    private readonly state: PlanState,
+    private readonly order: { slack: Float64Array; tails: Float64Array },
+    private readonly random: () => number,
+  ) {
+    const { of } = state;
+    this.closed = new Uint8Array(of.slots.first.length);
+    this.part = new Part(of);
+    this.room = { urgency: order.slack.slice(), offset: new Float64Array(of.goals.length) };
+    this.policy = { ...EARLIEST, random };
+  }
+
+  /** A part built anew, and kept by the rule of simulated annealing. Returns the change of J. */
+  round(heat: number): number {
+    const { state, order, random, closed, part, room, policy } = this;
+    ruin(state, random, closed, part);
+    if (part.works.length === 0) return 0;
+    const was = part.costIn(state);
+    part.take(state);
+    urge(state.of, part, order, random, room);
+    policy.join = random() < SEARCH.joinNever ? 0 : random();
+    policy.passMedium = random() < SEARCH.passMediumNever ? 0 : random();
+    policy.skip = random() < SEARCH.skipNever ? 0 : SEARCH.skipMost * random();
+    policy.closed = random() < SEARCH.keepShut ? closed : null;
+    if (policy.closed) shutSome(state, random, closed);
+    if (isStudio(state.of) && random() < SEARCH.rebuildForward)
+      forward(state, part.works, room.urgency, {
+        bonus: random() < SEARCH.walkBonusNone ? 0 : SEARCH.walkBonusMost * random() ** 3,
+        fill: random() < SEARCH.walkFillNone ? 0 : SEARCH.walkBonusMost * random() ** 2,
+        least: (random() * (SEARCH.walkLeastMost + 1)) | 0,
+      });
+    else decode(state, part.works, room.urgency, policy);
+    const change = part.costIn(state) - was;
+    if (change <= 0 || random() < Math.exp(-change / Math.max(heat, 1e-9))) return change;
+    part.putBack(state);
+    return 0;
   }
 }
 
@@ -65,7 +113,7 @@ function urge(
  */
 export function anneal(
   state: PlanState,
-  { slack, tails }: { slack: Float64Array; tails: Float64Array },
+  order: { slack: Float64Array; tails: Float64Array },
   random: () => number,
   rounds: number,
   asked: (done: number) => boolean,
@@ -75,8 +123,7 @@ export function anneal(
   if (!largest) polish(state);
   let current = state.cost();
   let best = foundOf(state, current);
-  const closed = new Uint8Array(of.slots.first.length);
-  const urgency = slack.slice();
+  const rebuilding = new Rebuilding(state, order, random);
   const small = of.n <= SEARCH.smallWorks;
   const share = small ? SEARCH.warmShare : SEARCH.warmShareStudio;
   const warmest = largest
@@ -98,29 +145,8 @@ export function anneal(
       keep();
       continue;
     }
-    const out = ruin(state, random, closed);
-    if (out.length === 0) continue;
-    const before = out.map((i) => ({ i, t: state.start[i]!, missed: state.wasMissed(i) }));
-    const projects = [...new Set(out.map((i) => of.project[i]!))].filter((g) => g >= 0);
-    const costOf = () => projects.reduce((sum, g) => sum + state.goalCost(g), state.otherCost());
-    const was = costOf();
-    for (const i of out) state.take(i);
-    urge(of, before, projects, { slack, tails }, random, urgency);
-    decode(state, out, urgency, {
-      random,
-      join: random() < SEARCH.joinNever ? 0 : random(),
-      passMedium: random() < SEARCH.passMediumNever ? 0 : random(),
-      skip: random() < SEARCH.skipNever ? 0 : SEARCH.skipMost * random(),
-      closed: random() < SEARCH.keepShut ? closed : null,
-    });
-    const change = costOf() - was;
-    if (change <= 0 || random() < Math.exp(-change / Math.max(heat, 1e-9))) {
-      current += change;
-      keep();
-    } else {
-      for (const i of out) state.take(i);
-      for (const { i, t, missed } of before) if (t !== UNPLACED) state.put(i, t, missed);
-    }
+    current += rebuilding.round(heat);
+    keep();
   }
   return best;
 }

@@ -6,11 +6,17 @@ import type { Lag, PlanClockKind, PlanProblem, WorkWindow } from './problem';
 import { remember } from '../remember';
 
 /** A wait as numbers: the works are places. `from` is -1 for a film that is laid already. */
-export interface LagN {
+export interface WaitN {
   from: number;
   table: DoseTable;
   dose: number;
   lag: Lag;
+}
+/** The same, as it is asked for by a search. */
+export interface LagN extends WaitN {
+  /** What `slotAfter` and `doneAfter` have answered, by the slot in which the other begins; 0: not asked yet. */
+  slots: Int32Array | null;
+  doneMs: Float64Array | null;
 }
 export interface WetN {
   /** -1 for paint that is laid already. */
@@ -44,6 +50,10 @@ export interface Compiled {
   wets: WetN[][];
   /** Works that wait for this one, wet or dry. */
   after: number[][];
+  /** Everything that moves when this one does: its block, and what waits for them. Itself the first. */
+  following: Int32Array[];
+  /** The painter pinned some work. */
+  pinned: boolean;
   /** The first slot by what is laid already and what the painter ruled out. */
   release: Int32Array;
   /** Windows that are none for a work: 1 for each; null where all are. */
@@ -53,6 +63,9 @@ export interface Compiled {
   goals: GoalN[];
   blocks: Block[];
   blockOf: Int32Array;
+  /** The works outside a block that it waits for, and the blocks that wait for its works; one for each wait. */
+  before: Int32Array[];
+  then: Int32Array[];
   horizonMs: number;
   tableFor(clock: PlanClockKind): DoseTable;
   /** Works meant into paint that has closed, whatever is done, before everything in between is dry: laid dry instead. */
@@ -88,12 +101,33 @@ export const NO_PIN = -1;
 export const PIN_NOWHERE = -2;
 
 /** When what is waited for is ready, by the end of the work it waits for (or by now, where it is laid already). */
-export const readyAt = ({ table, dose, lag }: LagN, endMs: number): number =>
+export const readyAt = ({ table, dose, lag }: WaitN, endMs: number): number =>
   lag.after === null
     ? table.timeOf(dose - lag.had)
     : lag.stage === 'order'
       ? endMs
       : table.timeOf(table.doseAt(endMs) + dose);
+
+/**
+ * The first slot that is ready by a wait, by the slot in which the work it waits for begins. Kept for each: a search asks
+ * the same of the clocks a million times.
+ */
+export function slotAfter({ slots, length }: Compiled, lag: LagN, begun: number): number {
+  lag.slots ??= new Int32Array(slots.count);
+  const known = lag.slots[begun]!;
+  if (known > 0) return known - 1;
+  const t = slots.from(readyAt(lag, slots.start[begun]! + length[lag.from]! * slots.ms));
+  lag.slots[begun] = t + 1;
+  return t;
+}
+
+/** When what is waited for is ready, ms, by the slot in which the work it waits for begins. */
+export function doneAfter({ slots, length }: Compiled, lag: LagN, begun: number): number {
+  lag.doneMs ??= new Float64Array(slots.count);
+  const known = lag.doneMs[begun]!;
+  if (known !== 0) return known;
+  return (lag.doneMs[begun] = readyAt(lag, slots.start[begun]! + length[lag.from]! * slots.ms));
+}
 
 /** The latest end of a work that is laid into another, by the first stroke of the other. */
 export const closesAt = ({ from, table, dose, had }: WetN, startMs: number): number =>
@@ -102,6 +136,21 @@ export const closesAt = ({ from, table, dose, had }: WetN, startMs: number): num
 /** When paint that was meant to be caught open is touch-dry instead. */
 export const driesAt = ({ from, table, dryDose, had }: WetN, endMs: number): number =>
   table.timeOf(from < 0 ? dryDose - had : table.doseAt(endMs) + dryDose);
+
+function followingOf(
+  from: number,
+  after: number[][],
+  blocks: Block[],
+  blockOf: Int32Array,
+): Int32Array {
+  const out = new Set<number>([from]);
+  // A set may grow while it is walked; what is added is walked too.
+  for (const i of out) {
+    for (const j of blocks[blockOf[i]!]!) out.add(j);
+    for (const j of after[i]!) out.add(j);
+  }
+  return Int32Array.from(out);
+}
 
 /**
  * The problem, checked, with numbers in the place of names; made once for each, since it is asked for by the search and
@@ -129,6 +178,8 @@ function numbered(problem: PlanProblem): Compiled {
     table: tableOf(lag.film),
     dose: lag.dose,
     lag,
+    slots: null,
+    doneMs: null,
   });
   const lags = works.map((w) => w.lags.map(lagN));
   const wets = works.map((w) =>
@@ -187,6 +238,8 @@ function numbered(problem: PlanProblem): Compiled {
     laid: lags.map((list) => list.filter((l) => l.from < 0)),
     wets,
     after,
+    following: works.map((_, i) => followingOf(i, after, blocks, blockOf)),
+    pinned: works.some((w) => w.pinMs !== null),
     release: Int32Array.from(works, (w, i) => {
       const ready = Math.max(
         nowMs,
@@ -204,6 +257,18 @@ function numbered(problem: PlanProblem): Compiled {
     goals: goals.map((g) => ({ dueMs: g.dueMs, weight: g.weight, ends: g.ends.map(lagN) })),
     blocks,
     blockOf,
+    before: blocks.map((block, b) =>
+      Int32Array.from(
+        block
+          .flatMap((i) => [...lags[i]!, ...wets[i]!].map((wait) => wait.from))
+          .filter((from) => from >= 0 && blockOf[from] !== b),
+      ),
+    ),
+    then: blocks.map((block, b) =>
+      Int32Array.from(
+        block.flatMap((i) => after[i]!.map((j) => blockOf[j]!)).filter((other) => other !== b),
+      ),
+    ),
     horizonMs,
     tableFor: (clock) => tables[clock],
     hopeless,

@@ -41,44 +41,35 @@ export function decode(
   urgency: Float64Array,
   policy: PlacePolicy,
 ): void {
-  const { blocks, blockOf, after, lags, wets } = state.of;
-  const { waiting, start } = state;
+  const { blocks, blockOf, before, then } = state.of;
+  const { waiting, start, built, urgent } = state;
   const kept = reserve(state, works);
-  const built: number[] = [];
+  built.length = 0;
   for (const i of works) {
     const b = blockOf[i]!;
     if (waiting[b] !== -1) continue;
-    waiting[b] = 0;
+    let waits = 0;
+    for (const from of before[b]!) if (start[from] === UNPLACED) waits += 1;
+    waiting[b] = waits;
     built.push(b);
   }
-  for (const b of built)
-    for (const i of blocks[b]!) {
-      for (const { from } of lags[i]!)
-        if (start[from] === UNPLACED && blockOf[from] !== b) waiting[b]! += 1;
-      for (const { from } of wets[i]!)
-        if (from >= 0 && start[from] === UNPLACED && blockOf[from] !== b) waiting[b]! += 1;
-    }
-  const heap = new Urgent();
-  const keyOf = (b: number) => urgency[blocks[b]![0]!]!;
-  for (const b of built) if (waiting[b] === 0) heap.push(b, keyOf(b));
-  for (let b = heap.pop(); b !== -1; b = heap.pop()) {
+  for (const b of built) if (waiting[b] === 0) urgent.push(b, urgency[blocks[b]![0]!]!);
+  for (let b = urgent.pop(); b !== -1; b = urgent.pop()) {
     if (kept) for (const i of blocks[b]!) kept.release(i);
     putBlock(state, blocks[b]!, policy);
-    for (const i of blocks[b]!)
-      for (const j of after[i]!) {
-        const other = blockOf[j]!;
-        if (other === b || waiting[other]! < 0) continue;
-        waiting[other]! -= 1;
-        if (waiting[other] === 0) heap.push(other, keyOf(other));
-      }
+    for (const other of then[b]!) {
+      if (waiting[other]! < 0) continue;
+      waiting[other]! -= 1;
+      if (waiting[other] === 0) urgent.push(other, urgency[blocks[other]![0]!]!);
+    }
   }
   for (const b of built) waiting[b] = -1;
 }
 
 /** Pinned places of works that wait for their turn, taken so that no other work gets them. */
-function reserve(state: PlanState, works: number[]) {
-  const { pin, length } = state.of;
-  if (!works.some((i) => pin[i]! >= 0)) return null;
+export function reserve(state: PlanState, works: number[]) {
+  const { pin, pinned, length } = state.of;
+  if (!pinned || !works.some((i) => pin[i]! >= 0)) return null;
   state.noneReserved = false;
   const held = new Map<number, number[]>();
   for (const i of works) {
@@ -95,48 +86,4 @@ function reserve(state: PlanState, works: number[]) {
       held.delete(i);
     },
   };
-}
-
-/** A binary heap of places by their keys. */
-class Urgent {
-  private readonly items: number[] = [];
-  private readonly keys: number[] = [];
-
-  push(item: number, key: number): void {
-    let k = this.items.length;
-    this.items.push(item);
-    this.keys.push(key);
-    while (k > 0) {
-      const up = (k - 1) >> 1;
-      if (this.keys[up]! <= key) break;
-      this.items[k] = this.items[up]!;
-      this.keys[k] = this.keys[up]!;
-      k = up;
-    }
-    this.items[k] = item;
-    this.keys[k] = key;
-  }
-
-  /** -1 when it is empty. */
-  pop(): number {
-    const top = this.items[0];
-    if (top === undefined) return -1;
-    const item = this.items.pop()!;
-    const key = this.keys.pop()!;
-    const size = this.items.length;
-    if (size === 0) return top;
-    let k = 0;
-    for (;;) {
-      let down = 2 * k + 1;
-      if (down >= size) break;
-      if (down + 1 < size && this.keys[down + 1]! < this.keys[down]!) down += 1;
-      if (this.keys[down]! >= key) break;
-      this.items[k] = this.items[down]!;
-      this.keys[k] = this.keys[down]!;
-      k = down;
-    }
-    this.items[k] = item;
-    this.keys[k] = key;
-    return top;
-  }
 }

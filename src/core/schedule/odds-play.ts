@@ -1,5 +1,5 @@
 import { PLAN_ODDS } from '@/data/plan';
-import type { Compiled, LagN, WetN } from './compile';
+import type { Compiled, WaitN, WetN } from './compile';
 import { NORMALS, placesOf, spreadTable } from './normal-table';
 import { BATCH, PLACES, drawnFilms, type DrawnFilms } from './odds-films';
 import { PLAN_CLOCKS, type Lag, type PlanHabits, type PlanProblem } from './problem';
@@ -21,7 +21,7 @@ interface Played {
   /** Tick of its window at which it was planned, and how many it is thought to take. */
   tick: number;
   ticks: number;
-  lags: LagN[];
+  lags: WaitN[];
   into: WetN[];
   /** The sittings in which it is done over, and how many places of the table of normals stand for that. */
   over: { places: number; again: Played[] } | null;
@@ -219,12 +219,12 @@ export class Player {
     }
   }
 
-  private clockOf({ lag }: LagN): number {
+  private clockOf({ lag }: WaitN): number {
     return PLAN_CLOCKS.indexOf(lag.film === null ? 'wall' : this.problem.films[lag.film]!.clock);
   }
 
   /** The doses a wait needs in each scenario: those of touch-dry, of which most are, lie there as they were drawn. */
-  private dosesOf({ lag }: LagN): { doses: Float32Array; first: number } {
+  private dosesOf({ lag }: WaitN): { doses: Float32Array; first: number } {
     const { touch, through } = this.films;
     const first = lag.film! * BATCH;
     if (lag.stage === 'touch-dry') return { doses: touch, first };
@@ -247,7 +247,7 @@ export class Player {
   }
 
   /** When all that is waited for is ready, in each scenario. */
-  private await(lags: LagN[]): void {
+  private await(lags: WaitN[]): void {
     this.readyAt.fill(0);
     for (const lag of lags) {
       if (lag.lag.stage === 'order') this.awaitEnd(lag.from);
@@ -262,7 +262,7 @@ export class Player {
   }
 
   /** No earlier than when a film has had its dose. */
-  private awaitFilm(lag: LagN): void {
+  private awaitFilm(lag: WaitN): void {
     const { endAt, readyAt } = this;
     const { open, close, perTick, ticksPer, grid, cells } = this.hours;
     const { doses, first } = this.dosesOf(lag);

@@ -1,5 +1,5 @@
 import type { Block } from './blocks';
-import { closesAt, driesAt, NO_PIN, readyAt, type Compiled } from './compile';
+import { closesAt, driesAt, NO_PIN, slotAfter, type Compiled } from './compile';
 import { FREE, UNPLACED, type PlanState } from './state';
 
 /** What is decided by chance when a work is placed. */
@@ -64,20 +64,20 @@ export function firstFit(
 /** The first slot at which everything a work waits for is ready; `count` when something is not placed. */
 export function readySlot(state: PlanState, i: number): number {
   const { lags, wets, release, slots } = state.of;
-  let ready = -Infinity;
+  let ready = release[i]!;
   for (const lag of lags[i]!) {
-    if (state.start[lag.from] === UNPLACED) return slots.count;
-    const at = readyAt(lag, state.endMs(lag.from));
-    if (at > ready) ready = at;
+    const begun = state.start[lag.from]!;
+    if (begun === UNPLACED) return slots.count;
+    const t = slotAfter(state.of, lag, begun);
+    if (t > ready) ready = t;
   }
   for (const wet of wets[i]!) {
     if (wet.from < 0) continue;
     if (state.start[wet.from] === UNPLACED) return slots.count;
-    const at = state.endMs(wet.from);
-    if (at > ready) ready = at;
+    const t = slots.from(state.endMs(wet.from));
+    if (t > ready) ready = t;
   }
-  const t = ready === -Infinity ? 0 : slots.from(ready);
-  return Math.max(release[i]!, t);
+  return ready;
 }
 
 /** Whether the painter keeps a work out of the window of a slot. */

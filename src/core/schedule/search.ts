@@ -3,11 +3,12 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { DAY_MS } from '../drying';
 import { all, anneal, foundOf, type Found } from './anneal';
 import type { Compiled } from './compile';
+import { Walk } from './walk';
 import { decode, tailsOf } from './decode';
 import { EARLIEST } from './place';
 import { searchOrder } from './order-search';
 import { polish } from './polish';
-import { LARGE } from './ruin';
+import { isStudio, LARGE } from './ruin';
 import { PlanState, UNPLACED } from './state';
 import type { PlanWeights } from './problem';
 
@@ -148,11 +149,11 @@ const stateOf = (of: Compiled, weights: PlanWeights, { start, missed }: Found): 
 };
 
 /**
- * The best plan found: a first plan by rules or the last one, a search over the order of the paintings, and then parts
- * built anew. Problems of a studio's size are begun several times, each from an order of its own, for where a search
- * ends hangs on who goes first; the better half of them goes on, with twice the rounds each, until two are left. Who
- * asks for few rounds asks for a quick answer: the orders looked at are fewer in proportion, and it is begun once. The
- * last plan stays unless what is found is better by more than a trifle.
+ * The best plan found: a first plan by rules or the last one, and then parts built anew. Problems of a studio's size are
+ * begun several times, from what walks through the calendar find; the better half of them goes on, with twice the rounds
+ * each, until two are left, and of the best the later part is walked again. Small and large ones, and who asks for few
+ * rounds and so for a quick answer, begin once, from the best order of the paintings that is found. The last plan stays
+ * unless what is found is better by more than a trifle.
  */
 export function search(of: Compiled, options: SearchOptions): SearchResult {
   const { weights, seed, stop } = options;
@@ -173,7 +174,7 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
   const mends = (options.warm?.size ?? 0) > 0 && (of.n > LARGE || rounds < usual);
   const fully = usualLooks(of.n);
   const looks = mends ? 0 : fully * Math.min(1, rounds / usual);
-  const starts = of.n > SEARCH.smallWorks && of.n <= LARGE && rounds >= usual ? SEARCH.starts : 1;
+  const starts = isStudio(of) && rounds >= usual ? SEARCH.starts : 1;
   const heats = Math.max(1, Math.log2(starts));
   let done = 0;
   let stopped = false;
@@ -187,10 +188,19 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
     return found;
   };
   let field: Found[] = [];
-  for (let k = 0; k < starts && !stopped; k++) {
-    const ordered = searchOrder(of, weights, { ...urgency, ranks }, random, looks / starts);
-    // The last plan is where the first search begins; the others see what another order would do.
-    const begins = ordered && (k > 0 || ordered.cost < firstCost);
+  const walk = new Walk(of, weights, tails, random, first, () => {
+    stopped ||= stop?.(done, rounds) ?? false;
+    return stopped;
+  });
+  if (starts > 1) {
+    // The last plan is where one search begins; the others see what a walk through the calendar finds.
+    if (last) field.push(go(first, starts));
+    for (const front of walk.fronts(starts - field.length))
+      if (!stopped) field.push(go(stateOf(of, weights, front), starts));
+  }
+  if (field.length === 0) {
+    const ordered = stopped ? null : searchOrder(of, weights, { ...urgency, ranks }, random, looks);
+    const begins = ordered && ordered.cost < firstCost;
     field.push(go(begins ? stateOf(of, weights, ordered) : first, starts));
   }
   const better = () => field.sort((a, b) => a.cost - b.cost);
@@ -201,7 +211,11 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
         const again = go(stateOf(of, weights, f), left);
         return again.cost < f.cost ? again : f;
       });
-  const best = better()[0]!;
+  let best = better()[0]!;
+  if (starts > 1)
+    best = walk.again(best, (found) =>
+      anneal(stateOf(of, weights, found), urgency, random, SEARCH.againRounds, () => stopped),
+    );
   const settled = stateOf(of, weights, best);
   polish(settled, of.n > LARGE ? SEARCH.largePolish : Infinity);
   const state =

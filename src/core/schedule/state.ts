@@ -1,7 +1,8 @@
 import { SEARCH } from '@/data/search';
 import { DAY_MS } from '../drying';
-import { NO_PIN, readyAt, type Compiled } from './compile';
+import { doneAfter, NO_PIN, readyAt, type Compiled } from './compile';
 import { PENALTY, type PlanWeights } from './problem';
+import { Urgent } from './urgent';
 
 export const UNPLACED = -1;
 /** Owners of a slot that are no work: nobody, and a work that was pinned there and waits for its turn. */
@@ -33,6 +34,9 @@ export class PlanState {
   private readonly roomy: Int32Array;
   /** Room for who builds: works that each block still waits for; -1 for blocks that are not built. */
   readonly waiting: Int32Array;
+  /** Its blocks, and those among them that may be placed next. */
+  readonly built: number[] = [];
+  readonly urgent = new Urgent();
 
   constructor(
     readonly of: Compiled,
@@ -77,6 +81,24 @@ export class PlanState {
   /** As nothing were planned yet. */
   clear(): void {
     for (let i = 0; i < this.of.n; i++) this.take(i);
+  }
+
+  /** As another plan of the same problem stands. */
+  copy(other: PlanState): void {
+    this.start.set(other.start);
+    this.owner.set(other.owner);
+    this.free.set(other.free);
+    this.used.set(other.used);
+    this.mediumUses.set(other.mediumUses);
+    this.mediumsIn.set(other.mediumsIn);
+    this.missed.set(other.missed);
+    this.roomy.set(other.roomy);
+    this.sessions = other.sessions;
+    this.mediumChanges = other.mediumChanges;
+    this.unplaced = other.unplaced;
+    this.brokenPins = other.brokenPins;
+    this.missedWets = other.missedWets;
+    this.noneReserved = other.noneReserved;
   }
 
   endMs(i: number): number {
@@ -141,6 +163,11 @@ export class PlanState {
     }
   }
 
+  /** Whether a medium is on the palette in a window. */
+  isOut(w: number, m: number): boolean {
+    return this.mediumUses[w * this.of.mediums + m]! > 0;
+  }
+
   hasMedium(w: number, m: number): boolean {
     return m < 0 || this.mediumsIn[w] === 0 || this.mediumUses[w * this.of.mediums + m]! > 0;
   }
@@ -150,12 +177,13 @@ export class PlanState {
     const { goals, horizonMs, problem } = this.of;
     let finish = problem.nowMs;
     for (const end of goals[g]!.ends) {
+      const begun = end.from < 0 ? UNPLACED : this.start[end.from]!;
       const at =
         end.from < 0
           ? readyAt(end, problem.nowMs)
-          : this.start[end.from] === UNPLACED
+          : begun === UNPLACED
             ? horizonMs
-            : readyAt(end, this.endMs(end.from));
+            : doneAfter(this.of, end, begun);
       if (at > finish) finish = at;
     }
     // What never dries is as late as the calendar is long.
