@@ -11,7 +11,6 @@ import { SCHOOLS } from '../schools';
 import { findingsByRule, toldLayer } from '../tell';
 import type { Block } from './blocks';
 import { metalCautions, metalsIn } from './metals';
-
 import { madeBetween, namesOf, type RecordOptions } from './options';
 
 const TOOK: Record<string, string> = {
@@ -37,34 +36,28 @@ export function removalLines(painting: Painting, day: RecordOptions['day']): Blo
 
 /** What the school and the rules say of what lies there, with what was overruled and why. */
 export function verdictLines({ painting, passages }: PaintingAssessment): Block[] {
-  const lines = passages.flatMap(({ passage, base, spots }) => {
+  // Each film once where it lies: of a spot only what does not lie on the passage as a whole.
+  const laid = passages.flatMap(({ passage, base, spots }) => {
     const below = new Set(base.layers.map((l) => l.film.key));
-    const told = (where: string, layers: typeof base.layers) =>
-      layers
-        .filter((l) => !l.planned && l.pair !== null)
-        .map((l) => `${where}, ${l.film.name}: ${toldLayer(l, painting.school).sentence}`);
     return [
-      ...told(passage.name, base.layers),
-      // Of a spot only what lies there and not on the passage as a whole.
+      ...base.layers.map((layer) => ({ where: passage.name, layer })),
       ...spots.flatMap(({ site, layers }) =>
-        told(
-          `${passage.name}, ${site.spotName}`,
-          layers.filter((l) => !below.has(l.film.key)),
-        ),
-      ),
-    ];
-  });
-  const told = findingsByRule(
-    passages.flatMap(({ passage, base, spots }) =>
-      [base, ...spots].flatMap(({ layers }) =>
         layers
-          .filter((l) => !l.planned)
-          .flatMap((l) => l.findings.map((finding) => ({ finding, where: passage.name }))),
+          .filter((layer) => !below.has(layer.film.key))
+          .map((layer) => ({ where: `${passage.name}, ${site.spotName}`, layer })),
       ),
-    ),
+    ].filter(({ layer }) => !layer.planned);
+  });
+  const lines = laid.flatMap(({ where, layer }) =>
+    layer.pair === null
+      ? []
+      : [`${where}, ${layer.film.name}: ${toldLayer(layer, painting.school).sentence}`],
+  );
+  const told = findingsByRule(
+    laid.flatMap(({ where, layer }) => layer.findings.map((finding) => ({ finding, where }))),
   ).map(
     ({ finding, where }) =>
-      `${findingSentence(finding)} (${where.join(', ')})${finding.overruled === null ? '' : ` Overruled, because: ${finding.overruled}`}`,
+      `${findingSentence(finding)} (${where.join('; ')})${finding.overruled === null ? '' : ` Overruled, because: ${finding.overruled}`}`,
   );
   return [
     { kind: 'text', text: `Judged by: ${SCHOOLS[painting.school].name}.` },
@@ -117,10 +110,9 @@ export function airLines(painting: Painting, { air, nowMs, day }: RecordOptions)
 /** The metals and materials that whoever cleans, sands or treats it has to know of. */
 export function cautionLines(assessment: PaintingAssessment): Block[] {
   const laid = laidEvents(assessment.painting);
-  const resin = assessment.passages.some(({ base }) => {
-    const top = topLaid(base);
-    return top !== null && top.film.asLaid.resin > 0;
-  });
+  const resin = assessment.passages
+    .flatMap(({ base, spots }) => [base, ...spots])
+    .some((stack) => (topLaid(stack)?.film.asLaid.resin ?? 0) > 0);
   const varnish = laid.filter((e) => e.role === 'varnish').at(-1);
   const told = [
     ...metalCautions(
