@@ -35,7 +35,7 @@ const STUDIO_WORST = 0.05;
 const LIMIT_STUDIO_MS = 1000;
 /** Plans of three seeds lie so close on the mean, and in so many of the problems. */
 const APART = 0.01;
-const APART_AT_LEAST = 36;
+const APART_AT_LEAST = 40;
 /** So many times the usual rounds are a long search. */
 const LONGER = 10;
 const LIMIT_FIRST_MS = 300;

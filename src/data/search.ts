@@ -19,7 +19,7 @@ export const SEARCH_ROWS = {
   tinyCycles: tried(3, 'cycles'),
   fewestRounds: tried(1500, 'rounds'),
   mostRounds: tried(50_000, 'rounds'),
-  roundsTimesWorks: tried(550_000, 'rounds times works'),
+  roundsTimesWorks: tried(275_000, 'rounds times works'),
   /** Days given to a painting without a date, where it competes with dated ones. */
   undatedDays: tried(400, 'd'),
   /** Between the urgencies of two paintings that are taken one after the other: no chain is as long. */
@@ -81,19 +81,22 @@ export const SEARCH_ROWS = {
   walkTailMost: tried(2, 'days for a day'),
   keepShut: tried(0.5, 'chance'),
   /**
-   * Walks through the calendar: how many, ways in which each plan is gone on with, plans looked at in all of them, and
+   * Walks through the calendar: how many for a studio and for a small problem, ways in which each plan is gone on with, plans looked at in all of them, and
    * slots of all plans together that are kept in memory. The order in which a session's works are chosen: days for a
    * slot that a painting still wants, chance days for each painting, and how often a session is passed.
    */
-  beams: tried(2, 'walks'),
+  beams: tried(8, 'walks'),
+  beamsSmall: tried(2, 'walks'),
   beamTries: tried(12, 'plans'),
-  beamPlans: tried(95_000, 'plans'),
+  beamPlans: tried(200_000, 'plans'),
+  walkShareSmall: tried(0.15, 'share of a studio’s plans'),
   beamMostSlots: tried(4e6, 'slots'),
   beamLoad: tried(4, 'd'),
-  beamNoise: tried(20, 'd'),
+  beamNoise: tried(10, 'd'),
   beamSkip: tried(0.3, 'chance'),
-  /** The later part walked again: plans looked at, kept and gone on with, the latest start, and rounds of mending. */
-  againPlans: tried(75_000, 'plans'),
+  /** The later part walked again: plans looked at, walks at most, plans kept and gone on with, the latest start, and rounds of mending. */
+  againPlans: tried(140_000, 'plans'),
+  againMost: tried(80, 'walks'),
   againWidth: tried(20, 'plans'),
   againTries: tried(12, 'plans'),
   againUpTo: tried(0.9, 'share of the windows'),

@@ -4,7 +4,7 @@ import type { Compiled } from './compile';
 import { Front, frontOf } from './front';
 import { valueOf, valueRoom } from './front-value';
 import type { PlanWeights } from './problem';
-import { Choices, type Mood } from './session-choice';
+import { SessionChoice, type Mood } from './session-choice';
 
 export interface BeamOptions {
   /** Plans that are kept at each window, and ways each of them is gone on with. */
@@ -22,7 +22,7 @@ export interface BeamOptions {
 
 /**
  * Beam search: the calendar walked window by window; each plan as far as it goes is gone on with in some ways, and of
- * all those the most promising are kept, by what they must cost at the least. What fills a session, with one medium if
+ * all those the most promising are kept, by what they will cost, about. What fills a session, with one medium if
  * it can be, is decided here for the session as a whole; moving single works afterwards seldom finds that.
  * Ow & Morton, International Journal of Production Research 26 (1988), for the scheme; from memory.
  * @param tails what must still follow each work, days
@@ -39,8 +39,8 @@ export function beam(
   const { slots, goals } = of;
   const windows = slots.first.length;
   const room = valueRoom(of);
-  const choices = new Choices(of);
-  const more = new Choices(of);
+  const choices = new SessionChoice(of);
+  const more = new SessionChoice(of);
   const first = frontOf(of, weights, from ?? null);
   let kept: Front[] = [first];
   let scratch = spare.pop() ?? new Front(of, weights);
@@ -105,9 +105,10 @@ export function beam(
   }
   spare.push(...kept, scratch);
   for (const front of kept) front.value = front.state.cost();
-  // Where the most promising has come to its end, others have not yet.
+  // Where the most promising has come to its end others have not yet; where the calendar has, all lack something.
+  const lacks = Math.min(...kept.map((front) => front.state.unplaced));
   return kept
-    .filter((front) => front.count === 0)
+    .filter((front) => front.state.unplaced === lacks)
     .sort((a, b) => a.value - b.value)
     .slice(0, most)
     .map(({ state, value }) => foundOf(state, value));

@@ -1,4 +1,4 @@
-import type { LagN, WetN } from './compile';
+import type { LagN, WetN } from './waits';
 
 /** Works that must be placed together, because paint of one has to be caught open by the next; in order. */
 export type Block = number[];

@@ -1,5 +1,6 @@
 import { DAY_MS } from '../drying';
-import { readyAt, type Compiled } from './compile';
+import type { Compiled } from './compile';
+import { readyAt } from './waits';
 import type { PlanWeights } from './problem';
 
 /**

@@ -1,4 +1,5 @@
-import { readyAt, type Compiled, type LagN } from './compile';
+import type { Compiled } from './compile';
+import { readyAt, type LagN } from './waits';
 import { mayBeIn } from './place';
 import { UNPLACED, type PlanState } from './state';
 

@@ -4,30 +4,7 @@ import { checkProblem } from './check';
 import { doseTable, wallTable, type DoseTable } from './dose-table';
 import type { Lag, PlanClockKind, PlanProblem, WorkWindow } from './problem';
 import { remember } from '../remember';
-
-/** A wait as numbers: the works are places. `from` is -1 for a film that is laid already. */
-export interface WaitN {
-  from: number;
-  table: DoseTable;
-  dose: number;
-  lag: Lag;
-}
-/** The same, as it is asked for by a search. */
-export interface LagN extends WaitN {
-  /** What `slotAfter` and `doneAfter` have answered, by the slot in which the other begins; 0: not asked yet. */
-  slots: Int32Array | null;
-  doneMs: Float64Array | null;
-}
-export interface WetN {
-  /** -1 for paint that is laid already. */
-  from: number;
-  film: number;
-  table: DoseTable;
-  dose: number;
-  had: number;
-  sameSitting: boolean;
-  dryDose: number;
-}
+import { readyAt, type LagN, type WetN } from './waits';
 
 export interface GoalN {
   dueMs: number | null;
@@ -63,6 +40,8 @@ export interface Compiled {
   goals: GoalN[];
   blocks: Block[];
   blockOf: Int32Array;
+  /** What `meetingFrom` has answered for a block; null: not asked yet. */
+  meetings: (Int32Array | null)[];
   /** The works outside a block that it waits for, and the blocks that wait for its works; one for each wait. */
   before: Int32Array[];
   then: Int32Array[];
@@ -99,43 +78,6 @@ export const isIn = (times: WorkWindow[], ms: number): boolean =>
 
 export const NO_PIN = -1;
 export const PIN_NOWHERE = -2;
-
-/** When what is waited for is ready, by the end of the work it waits for (or by now, where it is laid already). */
-export const readyAt = ({ table, dose, lag }: WaitN, endMs: number): number =>
-  lag.after === null
-    ? table.timeOf(dose - lag.had)
-    : lag.stage === 'order'
-      ? endMs
-      : table.timeOf(table.doseAt(endMs) + dose);
-
-/**
- * The first slot that is ready by a wait, by the slot in which the work it waits for begins. Kept for each: a search asks
- * the same of the clocks a million times.
- */
-export function slotAfter({ slots, length }: Compiled, lag: LagN, begun: number): number {
-  lag.slots ??= new Int32Array(slots.count);
-  const known = lag.slots[begun]!;
-  if (known > 0) return known - 1;
-  const t = slots.from(readyAt(lag, slots.start[begun]! + length[lag.from]! * slots.ms));
-  lag.slots[begun] = t + 1;
-  return t;
-}
-
-/** When what is waited for is ready, ms, by the slot in which the work it waits for begins. */
-export function doneAfter({ slots, length }: Compiled, lag: LagN, begun: number): number {
-  lag.doneMs ??= new Float64Array(slots.count);
-  const known = lag.doneMs[begun]!;
-  if (known !== 0) return known;
-  return (lag.doneMs[begun] = readyAt(lag, slots.start[begun]! + length[lag.from]! * slots.ms));
-}
-
-/** The latest end of a work that is laid into another, by the first stroke of the other. */
-export const closesAt = ({ from, table, dose, had }: WetN, startMs: number): number =>
-  table.timeOf(from < 0 ? dose - had : table.doseAt(startMs) + dose);
-
-/** When paint that was meant to be caught open is touch-dry instead. */
-export const driesAt = ({ from, table, dryDose, had }: WetN, endMs: number): number =>
-  table.timeOf(from < 0 ? dryDose - had : table.doseAt(endMs) + dryDose);
 
 function followingOf(
   from: number,
@@ -191,6 +133,7 @@ function numbered(problem: PlanProblem): Compiled {
       dose: wet.dose,
       sameSitting: wet.sameSitting,
       dryDose: wet.dryDose,
+      closedMs: null,
     })),
   );
   const hopeless: number[] = [];
@@ -257,6 +200,7 @@ function numbered(problem: PlanProblem): Compiled {
     goals: goals.map((g) => ({ dueMs: g.dueMs, weight: g.weight, ends: g.ends.map(lagN) })),
     blocks,
     blockOf,
+    meetings: blocks.map(() => null),
     before: blocks.map((block, b) =>
       Int32Array.from(
         block

@@ -1,32 +1,5 @@
-import { DAY_MS } from '../drying';
-import type { Compiled } from './compile';
 import { putBlock, type PlacePolicy } from './place';
 import { FREE, RESERVED, UNPLACED, type PlanState } from './state';
-
-/** Days from the start of each work to the end of its painting, at the least, were the painter always free. */
-export function tailsOf({ n, lags, wets, goals, after, length, slots }: Compiled): Float64Array {
-  const tails = new Float64Array(n);
-  const days = (dose: number, ms: number) => dose + (ms * slots.ms) / DAY_MS;
-  for (const goal of goals)
-    for (const end of goal.ends)
-      if (end.from >= 0)
-        tails[end.from] = Math.max(tails[end.from]!, days(end.dose, length[end.from]!));
-  const done = new Uint8Array(n);
-  const visit = (i: number): number => {
-    if (done[i] === 1) return tails[i]!;
-    done[i] = 1;
-    const own = days(0, length[i]!);
-    for (const j of after[i]!) {
-      const tail = visit(j);
-      for (const lag of lags[j]!)
-        if (lag.from === i) tails[i] = Math.max(tails[i]!, tail + own + lag.dose);
-      if (wets[j]!.some((w) => w.from === i)) tails[i] = Math.max(tails[i]!, tail + own);
-    }
-    return tails[i]!;
-  };
-  for (let i = 0; i < n; i++) visit(i);
-  return tails;
-}
 
 /**
  * Serial schedule generation: blocks of works one after the other, by urgency (the smallest first) among those
@@ -41,18 +14,10 @@ export function decode(
   urgency: Float64Array,
   policy: PlacePolicy,
 ): void {
-  const { blocks, blockOf, before, then } = state.of;
-  const { waiting, start, built, urgent } = state;
+  const { blocks, then } = state.of;
+  const { waiting, built, urgent } = state;
   const kept = reserve(state, works);
-  built.length = 0;
-  for (const i of works) {
-    const b = blockOf[i]!;
-    if (waiting[b] !== -1) continue;
-    let waits = 0;
-    for (const from of before[b]!) if (start[from] === UNPLACED) waits += 1;
-    waiting[b] = waits;
-    built.push(b);
-  }
+  gather(state, works);
   for (const b of built) if (waiting[b] === 0) urgent.push(b, urgency[blocks[b]![0]!]!);
   for (let b = urgent.pop(); b !== -1; b = urgent.pop()) {
     if (kept) for (const i of blocks[b]!) kept.release(i);
@@ -64,6 +29,19 @@ export function decode(
     }
   }
   for (const b of built) waiting[b] = -1;
+}
+
+/** The blocks of works without a place, in `built`, and in `waiting` how many works outside itself each waits for. */
+export function gather({ of, start, waiting, built }: PlanState, works: number[]): void {
+  built.length = 0;
+  for (const i of works) {
+    const b = of.blockOf[i]!;
+    if (waiting[b] !== -1) continue;
+    let waits = 0;
+    for (const from of of.before[b]!) if (start[from] === UNPLACED) waits += 1;
+    waiting[b] = waits;
+    built.push(b);
+  }
 }
 
 /** Pinned places of works that wait for their turn, taken so that no other work gets them. */

@@ -1,6 +1,6 @@
 import { putBlock, EARLIEST, readySlot } from './place';
-import { reserve } from './decode';
-import { FREE, UNPLACED, type PlanState } from './state';
+import { gather, reserve } from './decode';
+import { FREE, type PlanState } from './state';
 
 /** How the works of a session are chosen as the calendar is walked. */
 export interface ForwardPolicy {
@@ -25,19 +25,10 @@ export function forward(
   urgency: Float64Array,
   { bonus, fill, least }: ForwardPolicy,
 ): void {
-  const { blocks, blockOf, before, then, slots, length, medium, mediums, wets, pin, barred } =
-    state.of;
-  const { waiting, start, built, owner, free } = state;
+  const { blocks, blockOf, then, slots, length, medium, mediums, wets, pin, barred } = state.of;
+  const { waiting, built, owner, free } = state;
   const kept = reserve(state, works);
-  built.length = 0;
-  for (const i of works) {
-    const b = blockOf[i]!;
-    if (waiting[b] !== -1) continue;
-    let waits = 0;
-    for (const from of before[b]!) if (start[from] === UNPLACED) waits += 1;
-    waiting[b] = waits;
-    built.push(b);
-  }
+  gather(state, works);
   const open: number[] = [];
   const ready: number[] = [];
   const load = new Int32Array(mediums);

@@ -1,20 +1,32 @@
 import { DAY_MS } from '../drying';
 import type { Compiled } from './compile';
 import type { Front } from './front';
+import { PENALTY } from './problem';
+import { reachOf } from './tails';
 
-/** Room to value a plan, and the least days after the last work of each painting. */
+/**
+ * Room to value a plan, the least days after the last work of each painting, and for each work the days that the calendar
+ * must still have for what follows.
+ */
 export interface ValueRoom {
   chain: Float64Array;
   row: Int32Array;
   finals: Float64Array;
+  reach: Float64Array;
 }
 
 /** That room for a problem: the doses after the last works of its paintings are taken as days. */
-export function valueRoom({ goals }: Compiled): ValueRoom {
+export function valueRoom(of: Compiled): ValueRoom {
+  const { goals } = of;
   const finals = Float64Array.from(goals, ({ ends }) =>
     ends.reduce((least, end) => (end.from >= 0 ? Math.min(least, end.dose) : least), Infinity),
   ).map((days) => (days === Infinity ? 0 : days));
-  return { chain: new Float64Array(goals.length), row: new Int32Array(goals.length), finals };
+  return {
+    chain: new Float64Array(goals.length),
+    row: new Int32Array(goals.length),
+    finals,
+    reach: reachOf(of),
+  };
 }
 
 /**
@@ -25,13 +37,15 @@ export function valueOf(front: Front, next: number, tails: Float64Array, room: V
   const { state, load } = front;
   const { of, weights } = state;
   const { slots, goals, project, problem, horizonMs } = of;
-  const { chain, row, finals } = room;
+  const { chain, row, finals, reach } = room;
   chain.fill(0);
+  let over = 0;
   for (let k = 0; k < front.count; k++) {
     const i = front.open[k]!;
+    const from = slots.start[Math.max(next, front.ready[k]!)] ?? horizonMs;
+    over += Math.max(0, from + reach[i]! * DAY_MS - horizonMs);
     const g = project[i]!;
     if (g < 0) continue;
-    const from = slots.start[Math.max(next, front.ready[k]!)] ?? horizonMs;
     const end = from + tails[i]! * DAY_MS;
     if (end > chain[g]!) chain[g] = end;
   }
@@ -44,7 +58,9 @@ export function valueOf(front: Front, next: number, tails: Float64Array, room: V
     for (; b >= 0 && load[row[b]!]! > load[g]!; b--) row[b + 1] = row[b]!;
     row[b + 1] = g;
   }
-  let sum = weights.session * state.sessions + weights.mediumChange * state.mediumChanges;
+  // What the calendar is too short for is given up last of all.
+  let sum = PENALTY * (front.lost + over / DAY_MS);
+  sum += weights.session * state.sessions + weights.mediumChange * state.mediumChanges;
   let slot = next;
   let left = 0;
   for (let a = 0; a < count; a++) {
@@ -60,6 +76,6 @@ export function valueOf(front: Front, next: number, tails: Float64Array, room: V
     const late = dueMs === null ? 0 : Math.max(0, at - dueMs);
     sum += (weights.finishDay * (at - problem.nowMs) + weights.lateDay * weight * late) / DAY_MS;
   }
-  sum += (weights.session * left) / Math.max(1, slots.count / slots.first.length);
-  return sum;
+  const slotsOfSession = Math.max(1, slots.count / slots.first.length);
+  return sum + (weights.session * left) / slotsOfSession;
 }

@@ -3,7 +3,7 @@ import type { Compiled } from './compile';
 import { reserve } from './decode';
 import { EARLIEST, putBlock, readySlot } from './place';
 import type { PlanWeights } from './problem';
-import { FREE, PlanState, RESERVED, UNPLACED } from './state';
+import { FREE, layOut, PlanState, RESERVED, UNPLACED } from './state';
 
 /** A plan as far as the calendar has been walked. */
 export class Front {
@@ -20,26 +20,34 @@ export class Front {
   readonly load: Int32Array;
   /** When each painting is done, ms, once all of it has its place. */
   readonly done: Float64Array;
+  /** Works for which the calendar has no place left. */
+  lost = 0;
   value = 0;
 
+  /** All of these lie in one buffer, so that it is copied at once. */
+  private readonly room: Int32Array;
+
   constructor(of: Compiled, weights: PlanWeights) {
+    const { n, blocks, goals } = of;
     this.state = new PlanState(of, weights);
-    this.waits = new Int32Array(of.blocks.length);
-    this.open = new Int32Array(of.n);
-    this.ready = new Int32Array(of.n);
-    this.load = new Int32Array(of.goals.length);
-    this.done = new Float64Array(of.goals.length);
+    const { buffer, at } = layOut([
+      goals.length * 8,
+      ...[blocks.length, n, n, goals.length].map((k) => k * 4),
+    ]);
+    this.room = new Int32Array(buffer);
+    this.done = new Float64Array(buffer, at[0], goals.length);
+    this.waits = new Int32Array(buffer, at[1], blocks.length);
+    this.open = new Int32Array(buffer, at[2], n);
+    this.ready = new Int32Array(buffer, at[3], n);
+    this.load = new Int32Array(buffer, at[4], goals.length);
   }
 
   copy(other: Front): void {
     this.state.copy(other.state);
-    this.waits.set(other.waits);
-    this.open.set(other.open);
-    this.ready.set(other.ready);
+    this.room.set(other.room);
     this.count = other.count;
     this.offered = false;
-    this.load.set(other.load);
-    this.done.set(other.done);
+    this.lost = other.lost;
     this.value = other.value;
   }
 
@@ -77,6 +85,7 @@ export class Front {
 
   /** A work has its place, or there is none for it. */
   gone(i: number): void {
+    if (this.state.start[i] === UNPLACED) this.lost += 1;
     const g = this.state.of.project[i]!;
     if (g < 0) return;
     this.load[g]! -= this.state.of.length[i]!;
@@ -116,9 +125,15 @@ export function frontOf(
   if (from) {
     const { plan, window } = from;
     const isMissed = new Set(plan.missed);
-    const stays = (i: number) => plan.start[i]! >= 0 && slots.window[plan.start[i]!]! < window;
+    // What waits for something that is walked again is walked again too, wherever it stood.
+    const moves = new Uint8Array(of.n);
+    for (let i = 0; i < of.n; i++) {
+      const t = plan.start[i]!;
+      if (t !== UNPLACED && slots.window[t]! < window) continue;
+      for (const j of of.following[i]!) moves[j] = 1;
+    }
     blocks.forEach((block, b) => {
-      if (!block.some(stays) || block.some((i) => plan.start[i]! < 0)) return;
+      if (moves[block[0]!] === 1) return;
       for (const i of block) state.put(i, plan.start[i]!, isMissed.has(i));
       waits[b] = -1;
     });

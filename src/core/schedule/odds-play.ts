@@ -1,5 +1,6 @@
 import { PLAN_ODDS } from '@/data/plan';
-import type { Compiled, WaitN, WetN } from './compile';
+import type { Compiled } from './compile';
+import type { WaitN, WetN } from './waits';
 import { NORMALS, placesOf, spreadTable } from './normal-table';
 import { BATCH, PLACES, drawnFilms, type DrawnFilms } from './odds-films';
 import { PLAN_CLOCKS, type Lag, type PlanHabits, type PlanProblem } from './problem';

@@ -1,5 +1,7 @@
 import type { Block } from './blocks';
-import { closesAt, driesAt, NO_PIN, slotAfter, type Compiled } from './compile';
+import { NO_PIN, type Compiled } from './compile';
+import { meetingFrom } from './meeting';
+import { closedAfter, closesAt, driesAt, slotAfter } from './waits';
 import { FREE, UNPLACED, type PlanState } from './state';
 
 /** What is decided by chance when a work is placed. */
@@ -92,7 +94,7 @@ export function caughtOpen(state: PlanState, i: number, t: number): boolean {
     if (wet.from < 0) return end <= closesAt(wet, 0);
     const begun = state.start[wet.from]!;
     return (
-      end <= closesAt(wet, slots.start[begun]!) &&
+      end <= closedAfter(state.of, wet, begun) &&
       (!wet.sameSitting || slots.window[begun] === slots.window[t])
     );
   });
@@ -144,16 +146,47 @@ function givenSlot(state: PlanState, i: number, ready: number, policy: PlacePoli
 /** Tries for a block whose members have to catch each other's paint open. */
 const MOST_TRIES = 400;
 
+/**
+ * The first slot, `t` or later, from which the first work of a block may begin so that what is laid into it has room, as
+ * the calendar stands, before it closes; the number of slots where there is none.
+ */
+function openUntilRoom(state: PlanState, block: Block, t: number, policy: PlacePolicy): number {
+  const { of } = state;
+  const { slots, length, wets } = of;
+  const lead = block[0]!;
+  for (let k = 1; k < block.length; k++) {
+    const i = block[k]!;
+    for (const wet of wets[i]!) {
+      if (wet.from !== lead) continue;
+      const at = firstFit(state, t + length[lead]!, i, policy.closed);
+      if (at === UNPLACED) return slots.count;
+      const done = slots.start[at]! + length[i]! * slots.ms;
+      // However late it begins, there is no sooner room for the other.
+      while (t < slots.count && closedAfter(of, wet, t) < done) t += 1;
+    }
+  }
+  return t;
+}
+
 /** Put a block where all of it holds; false leaves nothing of it behind. */
 function putTogether(state: PlanState, block: Block, policy: PlacePolicy): boolean {
-  const { slots, length } = state.of;
+  const { slots, length, blockOf } = state.of;
   const lead = block[0]!;
+  const b = blockOf[lead]!;
   let from = readySlot(state, lead);
   const room = block.reduce((sum, i) => sum + length[i]!, 0);
   for (let tries = 0; tries < MOST_TRIES && from < slots.count; tries++) {
     const pinned = givenSlot(state, lead, from, policy);
-    const t = pinned !== UNPLACED ? pinned : choose(state, lead, from, policy);
+    const t =
+      pinned !== UNPLACED ? pinned : choose(state, lead, meetingFrom(state.of, b, from), policy);
     if (t === UNPLACED) break;
+    let can = meetingFrom(state.of, b, t);
+    if (can === t) can = openUntilRoom(state, block, t, policy);
+    if (can > t) {
+      if (pinned !== UNPLACED && state.of.pin[lead] !== NO_PIN) return false;
+      from = can;
+      continue;
+    }
     state.put(lead, t);
     let holds = caughtOpen(state, lead, t);
     for (let k = 1; k < block.length && holds; k++) {

@@ -1,4 +1,5 @@
-import { closesAt, readyAt, NO_PIN } from './compile';
+import { NO_PIN } from './compile';
+import { closesAt, readyAt } from './waits';
 import { caughtOpen, firstFit, readySlot } from './place';
 import { UNPLACED, type PlanState } from './state';
 

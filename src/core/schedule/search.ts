@@ -4,12 +4,13 @@ import { DAY_MS } from '../drying';
 import { all, anneal, foundOf, type Found } from './anneal';
 import type { Compiled } from './compile';
 import { Walk } from './walk';
-import { decode, tailsOf } from './decode';
+import { decode } from './decode';
 import { EARLIEST } from './place';
 import { searchOrder } from './order-search';
 import { polish } from './polish';
 import { isStudio, LARGE } from './ruin';
 import { PlanState, UNPLACED } from './state';
+import { tailsOf } from './tails';
 import type { PlanWeights } from './problem';
 
 export interface SearchOptions {
@@ -188,20 +189,22 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
     return found;
   };
   let field: Found[] = [];
-  const walk = new Walk(of, weights, tails, random, first, () => {
+  const walk = new Walk(of, weights, tails, random, first, rounds / usual, () => {
     stopped ||= stop?.(done, rounds) ?? false;
     return stopped;
   });
+  const walks = of.n <= LARGE && rounds >= usual;
+  const fronts = walks ? walk.fronts(starts) : [];
   if (starts > 1) {
     // The last plan is where one search begins; the others see what a walk through the calendar finds.
     if (last) field.push(go(first, starts));
-    for (const front of walk.fronts(starts - field.length))
+    for (const front of fronts.slice(0, starts - field.length))
       if (!stopped) field.push(go(stateOf(of, weights, front), starts));
   }
   if (field.length === 0) {
     const ordered = stopped ? null : searchOrder(of, weights, { ...urgency, ranks }, random, looks);
-    const begins = ordered && ordered.cost < firstCost;
-    field.push(go(begins ? stateOf(of, weights, ordered) : first, starts));
+    const [found] = [...fronts, ...(ordered ? [ordered] : [])].sort((a, b) => a.cost - b.cost);
+    field.push(go(found && found.cost < firstCost ? stateOf(of, weights, found) : first, 1));
   }
   const better = () => field.sort((a, b) => a.cost - b.cost);
   for (let left = starts >> 1; left > 1 && !stopped; left >>= 1)
@@ -212,7 +215,7 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
         return again.cost < f.cost ? again : f;
       });
   let best = better()[0]!;
-  if (starts > 1)
+  if (walks)
     best = walk.again(best, (found) =>
       anneal(stateOf(of, weights, found), urgency, random, SEARCH.againRounds, () => stopped),
     );

@@ -16,12 +16,11 @@ export interface Mood {
 }
 
 /** What one window has to choose from, and what is chosen. */
-export class Choices {
+export class SessionChoice {
   count = 0;
   readonly work: Int32Array;
   readonly ready: Int32Array;
   readonly key: Float64Array;
-  private readonly taken: Uint8Array;
   /** Slots of work that are ready for each medium. */
   private readonly load: Int32Array;
   /** What a work is put off for its medium, days; the first is for works without one. */
@@ -36,7 +35,6 @@ export class Choices {
     this.work = new Int32Array(n);
     this.ready = new Int32Array(n);
     this.key = new Float64Array(n);
-    this.taken = new Uint8Array(n);
     this.load = new Int32Array(mediums);
     this.dearer = new Float64Array(mediums + 1);
     this.pick = new Int32Array(n);
@@ -64,7 +62,7 @@ export class Choices {
   choose({ state, load }: Front, w: number, mood: Mood, tails: Float64Array): number {
     const { slots, length, medium, mediums, project } = this.of;
     const { owner } = state;
-    const { work, ready, key, taken, dearer, count } = this;
+    const { work, ready, key, dearer, count } = this;
     const first = slots.first[w]!;
     const end = slots.end[w]!;
     const room = state.free[w]!;
@@ -72,7 +70,6 @@ export class Choices {
       const i = work[k]!;
       const g = project[i]!;
       key[k] = (g < 0 ? 0 : mood.load * load[g]! + mood.offset[g]!) - mood.tail * tails[i]!;
-      taken[k] = 0;
     }
     let begun = state.used[w]! > 0;
     for (let m = 0; m < mediums; m++)
@@ -85,26 +82,28 @@ export class Choices {
       if (owner[t] !== FREE) continue;
       let best = -1;
       let bestKey = Infinity;
+      let run = 1;
+      while (t + run < end && owner[t + run] === FREE) run += 1;
       for (let k = 0; k < count; k++) {
-        if (taken[k] === 1 || ready[k]! > t) continue;
+        if (ready[k]! > t) continue;
         const i = work[k]!;
+        if (length[i]! > run) continue;
         const its = key[k]! + dearer[medium[i]! + 1]!;
-        if (its >= bestKey || t + length[i]! > end) continue;
-        let fits = true;
-        for (let s = t + 1; s < t + length[i]!; s++) if (owner[s] !== FREE) fits = false;
-        if (!fits) continue;
+        if (its >= bestKey) continue;
         best = k;
         bestKey = its;
       }
       if (best < 0) continue;
       const i = work[best]!;
-      taken[best] = 1;
+      // Taken: nothing is put off for longer.
+      key[best] = Infinity;
       if (!begun) for (let m = 0; m < mediums; m++) dearer[m + 1]! += mood.bonus;
       begun = true;
       dearer[medium[i]! + 1] = 0;
       this.pick[this.picks] = i;
       this.at[this.picks] = t;
       this.picks += 1;
+      // Two that are told alike though they are not cost one way of going on, no more.
       told = (Math.imul(told, 31) + i * 64 + 1 + (t - first)) | 0;
       t += length[i]! - 1;
     }

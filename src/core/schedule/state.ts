@@ -1,6 +1,7 @@
 import { SEARCH } from '@/data/search';
 import { DAY_MS } from '../drying';
-import { doneAfter, NO_PIN, readyAt, type Compiled } from './compile';
+import { NO_PIN, type Compiled } from './compile';
+import { doneAfter, readyAt } from './waits';
 import { PENALTY, type PlanWeights } from './problem';
 import { Urgent } from './urgent';
 
@@ -8,6 +9,17 @@ export const UNPLACED = -1;
 /** Owners of a slot that are no work: nobody, and a work that was pinned there and waits for its turn. */
 export const FREE = -1;
 export const RESERVED = -2;
+
+/** A buffer with room for parts of some bytes, and where each begins: at whole words. */
+export function layOut(bytes: number[]): { buffer: ArrayBuffer; at: number[] } {
+  let sum = 0;
+  const at = bytes.map((size) => {
+    const begins = sum;
+    sum += (size + 7) & ~7;
+    return begins;
+  });
+  return { buffer: new ArrayBuffer(sum), at };
+}
 
 /**
  * A plan while it is searched: where every work stands, and what that costs. Works are put and taken one by one;
@@ -32,6 +44,8 @@ export class PlanState {
   private readonly missed: Uint8Array;
   /** A bit for each window that has a free slot. */
   private readonly roomy: Int32Array;
+  /** All of these lie in one buffer, so that a plan is copied at once. */
+  private readonly room: Int32Array;
   /** Room for who builds: works that each block still waits for; -1 for blocks that are not built. */
   readonly waiting: Int32Array;
   /** Its blocks, and those among them that may be placed next. */
@@ -44,15 +58,22 @@ export class PlanState {
   ) {
     const { slots, n, mediums } = of;
     const windows = slots.first.length;
-    this.start = new Int32Array(n).fill(UNPLACED);
-    this.owner = new Int32Array(slots.count).fill(FREE);
-    this.free = Int32Array.from(slots.first, (first, w) => slots.end[w]! - first);
-    this.used = new Int32Array(windows);
-    this.mediumUses = new Uint16Array(windows * Math.max(1, mediums));
-    this.mediumsIn = new Uint16Array(windows);
+    const uses = windows * Math.max(1, mediums);
+    const words = (windows + 31) >> 5;
+    const sizes = [n, slots.count, windows, windows, words].map((length) => length * 4);
+    sizes.push(uses * 2, windows * 2, n);
+    const { buffer, at } = layOut(sizes);
+    this.room = new Int32Array(buffer);
+    this.start = new Int32Array(buffer, at[0], n).fill(UNPLACED);
+    this.owner = new Int32Array(buffer, at[1], slots.count).fill(FREE);
+    this.free = new Int32Array(buffer, at[2], windows);
+    this.used = new Int32Array(buffer, at[3], windows);
+    this.roomy = new Int32Array(buffer, at[4], words);
+    this.mediumUses = new Uint16Array(buffer, at[5], uses);
+    this.mediumsIn = new Uint16Array(buffer, at[6], windows);
+    this.missed = new Uint8Array(buffer, at[7], n);
+    slots.first.forEach((first, w) => (this.free[w] = slots.end[w]! - first));
     this.unplaced = n;
-    this.missed = new Uint8Array(n);
-    this.roomy = new Int32Array((windows + 31) >> 5);
     for (let w = 0; w < windows; w++) this.markRoom(w);
     this.waiting = new Int32Array(of.blocks.length).fill(-1);
     // A pin counts as broken until its work stands there.
@@ -85,14 +106,7 @@ export class PlanState {
 
   /** As another plan of the same problem stands. */
   copy(other: PlanState): void {
-    this.start.set(other.start);
-    this.owner.set(other.owner);
-    this.free.set(other.free);
-    this.used.set(other.used);
-    this.mediumUses.set(other.mediumUses);
-    this.mediumsIn.set(other.mediumsIn);
-    this.missed.set(other.missed);
-    this.roomy.set(other.roomy);
+    this.room.set(other.room);
     this.sessions = other.sessions;
     this.mediumChanges = other.mediumChanges;
     this.unplaced = other.unplaced;

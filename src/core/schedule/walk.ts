@@ -4,6 +4,7 @@ import { beam } from './beam';
 import type { Compiled } from './compile';
 import type { Front } from './front';
 import type { PlanWeights } from './problem';
+import { isStudio } from './ruin';
 import { UNPLACED, type PlanState } from './state';
 
 /** Walks through the calendar by beam search, as many and as wide as the time for a plan allows. */
@@ -11,6 +12,9 @@ export class Walk {
   /** Windows up to the last work of the first plan: so far a walk goes, about. */
   private readonly windows: number;
   private readonly spare: Front[] = [];
+  private readonly beams: number;
+  /** What of the plans of a studio's walks this problem is worth. */
+  private readonly share: number;
 
   constructor(
     private readonly of: Compiled,
@@ -18,9 +22,14 @@ export class Walk {
     private readonly tails: Float64Array,
     private readonly random: () => number,
     first: PlanState,
+    /** How many times the usual time there is. */
+    private readonly effort: number,
     private readonly stopped: () => boolean,
   ) {
     this.windows = 1 + this.lastWindow(first.start);
+    const studio = isStudio(of);
+    this.beams = studio ? SEARCH.beams : SEARCH.beamsSmall;
+    this.share = effort * (studio ? 1 : SEARCH.walkShareSmall);
   }
 
   private lastWindow(start: Int32Array): number {
@@ -30,8 +39,9 @@ export class Walk {
 
   /** Plans to begin from: the best of each of some walks. */
   fronts(count: number): Found[] {
-    const { beams, beamTries, beamPlans, beamMostSlots } = SEARCH;
-    const wide = beamPlans / beams / this.windows / beamTries;
+    const { beams } = this;
+    const { beamTries, beamPlans, beamMostSlots } = SEARCH;
+    const wide = (this.share * beamPlans) / beams / this.windows / beamTries;
     const width = Math.max(1, Math.floor(Math.min(wide, beamMostSlots / this.of.slots.count)));
     return Array.from({ length: beams }, () =>
       beam(this.of, this.weights, this.tails, this.random, {
@@ -41,15 +51,20 @@ export class Walk {
         spare: this.spare,
         stopped: this.stopped,
       }),
-    ).flat();
+    )
+      .flat()
+      .sort((a, b) => a.cost - b.cost)
+      .slice(0, count);
   }
 
   /** The plan walked again from somewhere on, mended, and kept if it is no worse; some times. */
   again(plan: Found, mend: (found: Found) => Found): Found {
-    const { againWidth, againTries, againPlans, againUpTo } = SEARCH;
-    const walks = againPlans / againWidth / againTries / this.windows;
+    const { againWidth, againTries, againPlans, againMost, againUpTo } = SEARCH;
+    const walks = (this.share * againPlans) / againWidth / againTries / this.windows;
     let best = plan;
-    for (let walked = 0; walked < walks && !this.stopped();) {
+    let walked = 0;
+    // Mending takes its time too, however short the calendar.
+    for (let k = 0; k < this.effort * againMost && walked < walks && !this.stopped(); k++) {
       const last = this.lastWindow(best.start);
       const window = Math.floor(this.random() * last * againUpTo);
       walked += 1 - window / (last + 1);

@@ -1,6 +1,7 @@
 /** The time-indexed MILP of a plan in the LP format, for a general solver: see `docs/method.md`, "The plan". */
-import { closesAt, compile, readyAt, type Compiled } from '../schedule/compile';
+import { compile, type Compiled } from '../schedule/compile';
 import { mayBeIn } from '../schedule/place';
+import { closesAt, readyAt } from '../schedule/waits';
 import { USUAL_WEIGHTS as W, type PlanProblem } from '../schedule';
 
 const DAY_MS = 86_400_000;

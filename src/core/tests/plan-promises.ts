@@ -1,5 +1,6 @@
 import { type Plan, type PlanProblem } from '../schedule';
-import { closesAt, compile, readyAt } from '../schedule/compile';
+import { compile } from '../schedule/compile';
+import { closesAt, readyAt } from '../schedule/waits';
 
 /** Everything a plan promises, of any problem; names the seed where it does not hold. */
 export function holds(problem: PlanProblem, p: Plan): void {
