@@ -21,7 +21,7 @@ import {
 import { milpOf } from '../src/core/tests/plan-milp';
 
 const CASES = 50;
-/** The draws are timed so often; the best counts, for the machine has other work too. */
+/** The draws and the replanning are timed so often: of draws the best counts, for the machine has other work too. */
 const TIMES = 5;
 const NEAR = 1.01;
 const NEAR_AT_LEAST = 48;
@@ -202,12 +202,16 @@ async function large(): Promise<boolean> {
   const warm = new Map(
     settled.value.sessions.flatMap((s) => s.works.map((w): [string, number] => [w.id, w.startMs])),
   );
-  const again = timed(() => plan(weekAway(problem), { seed: 1, warm, rounds: 300 }));
+  const agains = Array.from({ length: TIMES }, () => {
+    const without = weekAway(problem);
+    return timed(() => plan(without, { seed: 1, warm, rounds: 300 })).ms;
+  });
+  const againMs = agains.toSorted((a, b) => a - b)[TIMES >> 1]!;
   const alone = timed(() => oddsOf(problem, settled.value, DRAWS));
   const times = await drawn(problem, settled.value);
   const oddsMs = Math.min(...times);
   console.log(
-    `plan, ${problem.works.length} works: first ${first.ms.toFixed(0)} ms of ${LIMIT_FIRST_MS}, settled ${settled.ms.toFixed(0)} ms of ${LIMIT_SETTLED_MS}, after a lost week ${again.ms.toFixed(0)} ms of ${LIMIT_REPLAN_MS}${ok(first.ms < LIMIT_FIRST_MS && settled.ms < LIMIT_SETTLED_MS && again.ms < LIMIT_REPLAN_MS)}`,
+    `plan, ${problem.works.length} works: first ${first.ms.toFixed(0)} ms of ${LIMIT_FIRST_MS}, settled ${settled.ms.toFixed(0)} ms of ${LIMIT_SETTLED_MS}, after a lost week ${againMs.toFixed(0)} ms of ${LIMIT_REPLAN_MS}, the middle of ${TIMES} (the first ${agains[0]!.toFixed(0)} ms)${ok(first.ms < LIMIT_FIRST_MS && settled.ms < LIMIT_SETTLED_MS && againMs < LIMIT_REPLAN_MS)}`,
   );
   console.log(
     `plan, cost: first ${first.value.cost().toFixed(0)}, settled ${objective.toFixed(0)}, no plan below ${bound.toFixed(0)} (gap ${((100 * (objective - bound)) / bound).toFixed(0)} %)`,
@@ -218,7 +222,7 @@ async function large(): Promise<boolean> {
   return (
     first.ms < LIMIT_FIRST_MS &&
     settled.ms < LIMIT_SETTLED_MS &&
-    again.ms < LIMIT_REPLAN_MS &&
+    againMs < LIMIT_REPLAN_MS &&
     oddsMs < LIMIT_ODDS_MS
   );
 }

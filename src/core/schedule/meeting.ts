@@ -4,6 +4,8 @@ import { closedAfter, closesAt, slotAfter } from './waits';
 /** Places that are tried for a block before it is taken for possible: only one of many works has as many. */
 const MOST_LOOKS = 2000;
 
+const NOT_ASKED = -1;
+
 /** Whether a block begun at a slot can catch all its paint open, were nothing else in the calendar. */
 function canMeet(of: Compiled, b: number, begun: number): boolean {
   const { slots, blocks, length, lags, wets } = of;
@@ -51,11 +53,12 @@ function canMeet(of: Compiled, b: number, begun: number): boolean {
  */
 export function meetingFrom(of: Compiled, b: number, t: number): number {
   const { count } = of.slots;
-  let next = of.meetings[b];
-  if (!next) {
-    next = new Int32Array(count + 1).fill(count);
-    for (let k = count - 1; k >= 0; k--) next[k] = canMeet(of, b, k) ? k : next[k + 1]!;
-    of.meetings[b] = next;
-  }
-  return next[Math.min(t, count)]!;
+  const from = Math.min(t, count);
+  const next = (of.meetings[b] ??= new Int32Array(count + 1).fill(NOT_ASKED).fill(count, count));
+  // Only what is asked for: a long calendar has thousands of slots, and most blocks find their place in the first.
+  let k = from;
+  while (next[k] === NOT_ASKED && !canMeet(of, b, k)) k += 1;
+  const found = next[k] === NOT_ASKED ? k : next[k]!;
+  next.fill(found, from, k + 1);
+  return found;
 }

@@ -152,27 +152,27 @@ const stateOf = (of: Compiled, weights: PlanWeights, { start, missed }: Found): 
 /**
  * The best plan found: a first plan by rules or the last one, and then parts built anew. Problems of a studio's size are
  * begun several times, from what walks through the calendar find; the better half of them goes on, with twice the rounds
- * each, until two are left, and of the best the later part is walked again. Small and large ones, and who asks for few
- * rounds and so for a quick answer, begin once, from the best order of the paintings that is found. The last plan stays
- * unless what is found is better by more than a trifle.
+ * each, until two are left, and of the best the later part is walked again. Others begin once, from the best order of the
+ * paintings that is found (or from a walk, where that is better): large ones, the smallest, and who asks for few rounds and
+ * so for a quick answer. The last plan stays unless what is found is better by more than a trifle.
  */
 export function search(of: Compiled, options: SearchOptions): SearchResult {
   const { weights, seed, stop } = options;
   const last = lastPlan(of, options);
+  const usual = usualRounds(of.n);
+  const rounds = options.rounds ?? usual;
+  // A plan that is only mended, a large one or in a hurry, has no time for orders.
+  const mends = last !== null && (of.n > LARGE || rounds < usual);
   const first = firstPlan(of, options, last);
   const firstCost = first.cost();
   // The search moves what it is given.
   const stood = last && foundOf(last, last.cost());
   const enough = last ? SEARCH.worthMoving * last.costOfPlaced() : 0;
-  const usual = usualRounds(of.n);
-  const rounds = options.rounds ?? usual;
   if (of.n === 0) return { state: first, rounds: 0, stopped: false, firstCost };
   const random = uniform(seed);
   const tails = tailsOf(of);
   const urgency = { slack: bySlack(of, tails), tails };
   const ranks = ranksOf(of);
-  // A plan that is only mended, a large one or in a hurry, has no time for orders.
-  const mends = (options.warm?.size ?? 0) > 0 && (of.n > LARGE || rounds < usual);
   const fully = usualLooks(of.n);
   const looks = mends ? 0 : fully * Math.min(1, rounds / usual);
   const starts = isStudio(of) && rounds >= usual ? SEARCH.starts : 1;
@@ -193,7 +193,8 @@ export function search(of: Compiled, options: SearchOptions): SearchResult {
     stopped ||= stop?.(done, rounds) ?? false;
     return stopped;
   });
-  const walks = of.n <= LARGE && rounds >= usual;
+  // The smallest are exact without.
+  const walks = of.n > SEARCH.tinyWorks && of.n <= LARGE && rounds >= usual;
   const fronts = walks ? walk.fronts(starts) : [];
   if (starts > 1) {
     // The last plan is where one search begins; the others see what a walk through the calendar finds.

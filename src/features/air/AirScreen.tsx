@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useRouter } from 'expo-router';
 import { AIR_ADVICE, USUAL_ROOM, VAPOURS, VAPOUR_KEYS, type VapourKey } from '@/data/air';
 import { GOVERNS } from '@/data/cautions';
 import { airOutlook, type Range, type VapourOutlook } from '@/core/air/outlook';
@@ -7,6 +8,7 @@ import { roomSchema, type Room } from '@/core/air/room-schema';
 import { vapourOfSession, type Source } from '@/core/air/sources';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { sessionMinutes } from '@/core/session';
+import { sessionAddress } from '@/features/addresses';
 import { useParam } from '@/features/params';
 import { useSessions } from '@/features/session/useSession';
 import { parseNumber, useLiveForm } from '@/forms';
@@ -27,6 +29,7 @@ const SESSIONS_OFFERED = 5;
 
 /** What evaporates in a session and what that leaves in the room: a range, never a clearance. */
 export function AirScreen() {
+  const router = useRouter();
   const now = useNow();
   const sessions = useSessions();
   const paintings = useStoreSelector((s) => s.paintings.entities);
@@ -55,6 +58,7 @@ export function AirScreen() {
     <Screen
       title="Air of the room"
       subtitle="What solvents leave in it. An estimate with wide error; it says of nothing that it may be breathed."
+      onBack={() => router.navigate(asked ? sessionAddress(asked) : '/studio')}
       maxWidth={WIDE}
     >
       <TwoColumns

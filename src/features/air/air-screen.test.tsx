@@ -1,9 +1,14 @@
-import { screen } from '@testing-library/react';
+import { cleanup, screen } from '@testing-library/react';
 import { createStore } from '@/store/store';
-import { choose, inStudio, type as typed } from '../tests/render';
+import { choose, inStudio, press, type as typed } from '../tests/render';
 import { AirScreen } from './AirScreen';
 
-jest.mock('expo-router', () => ({ useLocalSearchParams: () => ({}) }));
+const mockAsked: { session?: string } = {};
+const mockWent: unknown[] = [];
+jest.mock('expo-router', () => ({
+  useLocalSearchParams: () => mockAsked,
+  useRouter: () => ({ navigate: (to: unknown) => mockWent.push(to) }),
+}));
 
 const opened = () => {
   const store = createStore();
@@ -48,4 +53,15 @@ test('much of it is told as over the limit, and that airing alone does not help'
   typed('Washed out and wiped off, ml', '1500');
   expect(screen.getByText(/it goes over the strictest limit/)).toBeTruthy();
   expect(screen.getByText(/No airing of the room keeps it under that limit/)).toBeTruthy();
+});
+
+test('back goes to the session it was opened from, or to the studio', () => {
+  opened();
+  press('Back');
+  mockAsked.session = 's 1';
+  cleanup();
+  opened();
+  press('Back');
+  expect(mockWent).toEqual(['/studio', '/log/s%201']);
+  delete mockAsked.session;
 });

@@ -30,7 +30,7 @@ export function SaleForm({ painting }: { painting: Painting }) {
   return (
     <View style={{ gap: space.s }}>
       <Heading>Sold</Heading>
-      <Text>{`${money.say(sale.gotMinor)} from ${sale.to}, ${dayMonthYear(Date.parse(sale.at))}, commission ${sale.commissionPct} %.`}</Text>
+      <Text>{`${money.say(sale.gotMinor)} from ${sale.to}, ${dayMonthYear(Date.parse(sale.at))}, commission ${sale.commissionPct}\u00a0%.`}</Text>
       <Action
         title="It was not sold"
         kind="quiet"

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
+import { useRouter } from 'expo-router';
 import { STUDIO_HANDBOOK } from '@/core/handbook';
 import { moneySchema, percentSchema, type Money } from '@/core/costs/schema';
 import { yearAccounts } from '@/core/costs/year';
@@ -26,8 +27,13 @@ import { useReckoning } from './useReckoning';
 
 /** The money of all pictures, year by year; what it is reckoned by; brushes; what runs out. */
 export function YearScreen() {
+  const router = useRouter();
   return (
-    <Screen title="Money, brushes, shopping" maxWidth={WIDE}>
+    <Screen
+      title="Money, brushes, shopping"
+      onBack={() => router.navigate('/studio')}
+      maxWidth={WIDE}
+    >
       <TwoColumns
         left={
           <>

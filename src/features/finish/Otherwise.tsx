@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { FateKind } from '@/core/finish/sorted';
+import { DAY_MS } from '@/core/drying';
 import { nowMs } from '@/store/clock';
 import { Action } from '@/ui/Action';
 import { Choice } from '@/ui/Choice';
 import { DateField } from '@/ui/DateField';
 import { Problem } from '@/ui/Says';
+import { dayInput } from '@/ui/time/words';
 import { space } from '@/ui/tokens';
 
 /** Leave it, look at it again on a day, or let it sort itself. */
@@ -19,7 +21,7 @@ export function Otherwise({
   const [chosen, setChosen] = useState<'leave' | 'again' | 'itself'>(
     fate === 'leave' ? 'again' : 'leave',
   );
-  const [day, setDay] = useState('');
+  const [day, setDay] = useState(() => dayInput(nowMs() + 7 * DAY_MS));
   const [refusal, setRefusal] = useState<string | null>(null);
   const put = () => {
     if (chosen !== 'again') return onFate(chosen === 'leave' ? { kind: 'leave' } : undefined);

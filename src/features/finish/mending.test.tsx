@@ -1,5 +1,6 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import { noteFully } from '@/core/finish/edit';
+import { showDay } from '@/core/formats/date-text';
 import { layCoat } from '@/core/painting/events';
 import type { Painting } from '@/core/painting';
 import { isoDaysAgo, making, NOW_MS, stackOf } from '@/core/tests/paintings';
@@ -89,6 +90,9 @@ test('look again needs a day to come; it stands in Today until then, with what e
   const { now, store, unmount } = opened(both);
   press('Decide otherwise: too hard, left');
   choose('look again on a day');
+  // A week on, unless another day is wanted.
+  expect(field('Day').value).toBe(showDay(isoDaysAgo(-7).slice(0, 10)));
+  typed('Day', '1 Feb 2026');
   press('So be it');
   expect(screen.getByText('Give a day that is still to come.')).toBeTruthy();
   typed('Day', '20 Feb 2026');
