@@ -79,8 +79,7 @@ export function beam(
         while (!skips && scratch.offered) {
           scratch.offered = false;
           more.look(scratch, w);
-          if (more.count > 0) more.choose(scratch, w, mood, tails);
-          else more.picks = 0;
+          more.choose(scratch, w, mood, tails);
           more.put(scratch);
         }
         scratch.value = valueOf(scratch, end, tails, room);

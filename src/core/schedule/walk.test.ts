@@ -224,7 +224,7 @@ describe('a plan of a studio', () => {
   });
 
   test('three seeds lie close together', () => {
-    // 2 % here, of one problem; 1 % on most of forty in `npm run bench`.
+    // 2 % here, of one problem; 1 % in each of forty in `npm run bench`.
     const costs = [1, 2, 3].map((seed) => plan(instance(1000, STUDIO[0]!), { seed }).objective);
     expect(Math.max(...costs) / Math.min(...costs)).toBeLessThan(1.02);
   });

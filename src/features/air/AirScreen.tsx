@@ -35,8 +35,11 @@ export function AirScreen() {
   const paintings = useStoreSelector((s) => s.paintings.entities);
   const room = useStoreSelector((s) => s.studio.room) ?? USUAL_ROOM;
   const asked = useParam('session');
-  const offered = sessions.filter((s, i) => i < SESSIONS_OFFERED || s.id === asked);
-  const [chosen, setChosen] = useState(asked ?? 'none');
+  const cameFrom = sessions.find((s) => s.id === asked);
+  const offered = sessions.filter((s, i) => i < SESSIONS_OFFERED || s === cameFrom);
+  const [picked, setPicked] = useState<string | null>(null);
+  // A session that is not here any more is none.
+  const chosen = picked ?? cameFrom?.id ?? 'none';
   const session = offered.find((s) => s.id === chosen) ?? null;
   const [hours, setHours] = useState('3');
   const [solvent, setSolvent] = useState<VapourKey>('odourless');
@@ -58,7 +61,7 @@ export function AirScreen() {
     <Screen
       title="Air of the room"
       subtitle="What solvents leave in it. An estimate with wide error; it says of nothing that it may be breathed."
-      onBack={() => router.navigate(asked ? sessionAddress(asked) : '/studio')}
+      onBack={() => router.navigate(cameFrom ? sessionAddress(cameFrom.id) : '/studio')}
       maxWidth={WIDE}
     >
       <TwoColumns
@@ -78,7 +81,7 @@ export function AirScreen() {
                     })),
                   ]}
                   value={chosen}
-                  onChange={setChosen}
+                  onChange={setPicked}
                 />
               ) : null}
               {session ? (

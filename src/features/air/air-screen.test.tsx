@@ -1,6 +1,10 @@
 import { cleanup, screen } from '@testing-library/react';
+import { beginSession } from '@/core/session';
+import { making } from '@/core/tests/paintings';
+import { addSession } from '@/store/actions';
 import { createStore } from '@/store/store';
-import { choose, inStudio, press, type as typed } from '../tests/render';
+import { choose, field, inStudio, press, type as typed } from '../tests/render';
+import { sessionAddress } from '../addresses';
 import { AirScreen } from './AirScreen';
 
 const mockAsked: { session?: string } = {};
@@ -55,13 +59,20 @@ test('much of it is told as over the limit, and that airing alone does not help'
   expect(screen.getByText(/No airing of the room keeps it under that limit/)).toBeTruthy();
 });
 
-test('back goes to the session it was opened from, or to the studio', () => {
-  opened();
+test('back goes to the session it was opened from while there is one, or to the studio', () => {
+  const session = beginSession({ works: [], boxMinutes: 60, goal: '' }, making());
+  const store = opened();
   press('Back');
-  mockAsked.session = 's 1';
+  mockAsked.session = session.id;
   cleanup();
-  opened();
+  inStudio(<AirScreen />, store);
+  expect(field('It lasts, h').value).toBe('3');
   press('Back');
-  expect(mockWent).toEqual(['/studio', '/log/s%201']);
+  cleanup();
+  store.dispatch(addSession(session));
+  inStudio(<AirScreen />, store);
+  expect(screen.getByText(/^It lasted/)).toBeTruthy();
+  press('Back');
+  expect(mockWent).toEqual(['/studio', '/studio', sessionAddress(session.id)]);
   delete mockAsked.session;
 });
